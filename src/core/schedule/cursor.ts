@@ -1,0 +1,167 @@
+import type { Model } from "./model";
+import type { Occupancy } from "./occupancy";
+import type { Windows } from "./windows";
+
+/** Which times are tried first: the latest, the earliest, or outward from a wished end. */
+export type Wish = "late" | "early" | number;
+
+/**
+ * Walks through the placements of one task, best wish first, and takes each that the resources allow.
+ * The anchor is the end (wish late or a minute) or the start (wish early); a stretchable task has an inner walk over
+ * its other end, a task by choice one over its cooks.
+ */
+export class Cursor {
+  task = -1;
+  start = 0;
+  end = 0;
+  /** Placements handed out so far. */
+  handed = 0;
+  private wishEarly = false;
+  private down = 0;
+  private up = 0;
+  private low = 0;
+  private high = 0;
+  private anchor = 0;
+  private inner = 0;
+  private innerEnd = -1;
+  private stride = 1;
+
+  constructor(
+    private readonly model: Model,
+    private readonly windows: Windows,
+    private readonly occupancy: Occupancy,
+  ) {}
+
+  begin(task: number, wish: Wish): void {
+    const { lo, hi } = this.windows;
+    this.task = task;
+    this.handed = 0;
+    this.stride = 1;
+    this.wishEarly = wish === "early";
+    const node = 2 * task + (this.wishEarly ? 0 : 1);
+    this.low = lo[node];
+    this.high = hi[node];
+    if (wish === "late") {
+      this.down = this.high;
+      this.up = this.high + 1;
+    } else if (wish === "early") {
+      this.up = this.low;
+      this.down = this.low - 1;
+    } else {
+      const middle = Math.min(this.high, Math.max(this.low, wish));
+      this.down = middle;
+      this.up = middle + 1;
+    }
+    this.innerEnd = -1;
+    this.inner = 0;
+  }
+
+  /** After a placement turned out badly: the next one will be at least this many minutes away. */
+  skip(stride: number): void {
+    this.stride = stride;
+    if (stride > 1) this.innerEnd = -1;
+  }
+
+  /** Takes the next placement that fits; false when there is none. The caller removes it again when it fails later. */
+  next(): boolean {
+    const { model, task } = this;
+    const stretchable = model.durationOf[task] < 0 && model.most[task] > model.least[task];
+    const byChoice = model.durationOf[task] >= 0;
+    for (;;) {
+      if (this.innerEnd >= 0) {
+        if (stretchable ? this.nextStretch() : this.nextChoice()) {
+          this.handed++;
+          return true;
+        }
+        this.innerEnd = -1;
+      }
+      if (!this.nextAnchor()) return false;
+      if (stretchable || byChoice) {
+        this.openInner(byChoice);
+        continue;
+      }
+      const length = model.least[task];
+      const start = this.wishEarly ? this.anchor : this.anchor - length;
+      if (this.take(start, start + length, -1)) {
+        this.handed++;
+        return true;
+      }
+      this.leap(this.occupancy.back, this.occupancy.on);
+    }
+  }
+
+  private lastWasDown = true;
+
+  private nextAnchor(): boolean {
+    const stride = this.stride;
+    this.stride = 1;
+    if (stride > 1) {
+      this.down -= stride - 1;
+      this.up += stride - 1;
+    }
+    const canDown = this.down >= this.low;
+    const canUp = this.up <= this.high;
+    if (!canDown && !canUp) return false;
+    this.lastWasDown = canDown && (!canUp || !this.lastWasDown || this.down === this.up - 1);
+    this.anchor = this.lastWasDown ? this.down-- : this.up++;
+    return true;
+  }
+
+  /** Nothing fits nearer than this: moves the pointer that was used on by as much. */
+  private leap(back: number, on: number): void {
+    if (this.lastWasDown) this.down -= Math.max(0, back - 1);
+    else this.up += Math.max(0, on - 1);
+  }
+
+  private take(start: number, end: number, forced: number): boolean {
+    if (!this.occupancy.place(this.task, start, end, forced)) return false;
+    this.start = start;
+    this.end = end;
+    return true;
+  }
+
+  private openInner(byChoice: boolean): void {
+    const { model, task } = this;
+    this.inner = 0;
+    if (byChoice) {
+      this.innerEnd = model.durations[task].length - 1;
+      return;
+    }
+    const { lo, hi } = this.windows;
+    const node = 2 * task + (this.wishEarly ? 1 : 0);
+    // How far the task is stretched beyond its least duration, shortest first.
+    const shortest = this.wishEarly ? lo[node] - this.anchor : this.anchor - hi[node];
+    const longest = this.wishEarly ? hi[node] - this.anchor : this.anchor - lo[node];
+    this.inner = Math.max(model.least[task], shortest);
+    this.innerEnd = Math.min(model.most[task], longest);
+    if (this.inner > this.innerEnd || !this.occupancy.canAnchor(task, this.anchor, !this.wishEarly)) this.innerEnd = -1;
+  }
+
+  private nextStretch(): boolean {
+    const { task, anchor, occupancy } = this;
+    while (this.inner <= this.innerEnd) {
+      const length = this.inner++;
+      const start = this.wishEarly ? anchor : anchor - length;
+      const end = start + length;
+      if (!occupancy.canAnchor(task, this.wishEarly ? end : start, this.wishEarly)) continue;
+      if (this.take(start, end, -1)) return true;
+      if (!occupancy.canHold(task, start, end)) return false;
+    }
+    return false;
+  }
+
+  private nextChoice(): boolean {
+    const { model, task, anchor, occupancy, windows } = this;
+    const order = occupancy.orderOfDuration(task);
+    while (this.inner <= this.innerEnd) {
+      const choice = order[this.inner++];
+      const length = model.durations[task][choice];
+      const start = this.wishEarly ? anchor : anchor - length;
+      const end = start + length;
+      if (start < windows.lo[2 * task] || start > windows.hi[2 * task]) continue;
+      if (end < windows.lo[2 * task + 1] || end > windows.hi[2 * task + 1]) continue;
+      if (this.take(start, end, choice)) return true;
+    }
+    return false;
+  }
+}

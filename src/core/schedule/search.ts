@@ -1,0 +1,222 @@
+import type { Chance } from "../shared/random";
+import { Cursor, type Wish } from "./cursor";
+import type { Model } from "./model";
+import { Occupancy } from "./occupancy";
+import { tighten } from "./tighten";
+import { Windows } from "./windows";
+
+/** A complete schedule in arrays: start and end of each task, and the choice of each use. */
+export interface Schedule {
+  readonly starts: Int32Array;
+  readonly ends: Int32Array;
+  readonly choices: readonly Int32Array[];
+  readonly cost: number;
+}
+
+export interface DiveOptions {
+  /** Dead ends after which the dive is given up. */
+  readonly deadEnds: number;
+  /** Placements tried for one task before its predecessor in the search is moved. */
+  readonly tries: number;
+  /** Schedules that cost this much or more are not wanted. */
+  readonly below: number;
+  readonly wish: (task: number) => Wish;
+}
+
+/**
+ * Depth-first construction of schedules: the task with the least room for its size of trouble is placed next,
+ * its time windows are propagated to all others, and a dead end takes the last placement back. Tasks that maximum
+ * lags hold together are placed together. A task that led to dead ends is taken earlier in later dives.
+ */
+export class Search {
+  readonly windows: Windows;
+  readonly occupancy: Occupancy;
+  /** How often each task was a dead end; grows over the whole search and says what is hard. */
+  readonly trouble: Float64Array;
+  /** How often each resource refused the task that was a dead end. */
+  readonly refusals: Float64Array;
+  /** The last dive's deepest dead end: the task, and how many were placed. */
+  deepest = 0;
+  private readonly cursors: Cursor[] = [];
+  private readonly marks: Int32Array;
+  private readonly rootMark: number;
+  private readonly unplaced: Int32Array;
+  private readonly position: Int32Array;
+  private unplacedCount = 0;
+  /** −1, or a task that fits nowhere even alone: a proof that no schedule exists. */
+  readonly stuck: number;
+
+  constructor(
+    readonly model: Model,
+    private readonly chance: Chance,
+  ) {
+    this.windows = new Windows(model);
+    this.occupancy = new Occupancy(model);
+    this.stuck = this.windows.propagateAll() ? tighten(model, this.windows, this.occupancy) : this.windows.failedAt >> 1;
+    this.rootMark = this.windows.mark();
+    this.trouble = new Float64Array(model.n).fill(1);
+    this.refusals = new Float64Array(model.resourceCount);
+    this.marks = new Int32Array(model.n + 1);
+    this.unplaced = new Int32Array(model.n);
+    this.position = new Int32Array(model.n);
+  }
+
+  /** Everything unplaced, windows as at the root. */
+  clear(): void {
+    for (let i = 0; i < this.model.n; i++) if (this.occupancy.isPlaced(i)) this.occupancy.remove(i);
+    this.windows.undo(this.rootMark);
+  }
+
+  /** Keeps `schedule` except the tasks in `freed`, which are left to be placed. False if they cannot be (a bug in the caller's schedule). */
+  loosen(schedule: Schedule, freed: Uint8Array): boolean {
+    const { occupancy, windows, model } = this;
+    this.windows.undo(this.rootMark);
+    for (let i = 0; i < model.n; i++) {
+      const keeps =
+        !freed[i] && occupancy.isPlaced(i) && occupancy.startOf(i) === schedule.starts[i] && occupancy.endOf(i) === schedule.ends[i];
+      if (occupancy.isPlaced(i) && !(keeps && sameChoices(occupancy.choices[i], schedule.choices[i]))) occupancy.remove(i);
+    }
+    let good = true;
+    for (let i = 0; i < model.n; i++) {
+      if (freed[i]) continue;
+      if (!occupancy.isPlaced(i)) good = occupancy.placeExactly(i, schedule.starts[i], schedule.ends[i], schedule.choices[i]) && good;
+    }
+    return windows.fixMany(schedule.starts, schedule.ends, freed) && good;
+  }
+
+  /** Lower bound of the cost of any schedule inside the present windows. */
+  costBound(): number {
+    const { lo, hi } = this.windows;
+    const { n, due, early, late, stretch, least, makespan, span } = this.model;
+    let cost = 0;
+    let last = 0;
+    let first = this.model.horizon;
+    for (let i = 0; i < n; i++) {
+      const s = 2 * i;
+      const e = s + 1;
+      if (hi[e] < due[i]) cost += early[i] * (due[i] - hi[e]);
+      else if (lo[e] > due[i]) cost += late[i] * (lo[e] - due[i]);
+      if (stretch[i] > 0) {
+        const over = lo[e] - hi[s] - least[i];
+        if (over > 0) cost += stretch[i] * over;
+      }
+      if (lo[e] > last) last = lo[e];
+      if (hi[s] < first) first = hi[s];
+    }
+    return n === 0 ? 0 : cost + makespan * last + span * Math.max(0, last - first);
+  }
+
+  /** Places every task that is not placed yet. On success the schedule is left in place and returned. */
+  dive(options: DiveOptions): Schedule | undefined {
+    const { model, occupancy, windows } = this;
+    this.unplacedCount = 0;
+    for (let i = 0; i < model.n; i++) if (!occupancy.isPlaced(i)) this.addUnplaced(i);
+    const base = windows.mark();
+    let depth = 0;
+    let deadEnds = 0;
+    let active = -1;
+    if (this.unplacedCount === 0) return this.snapshot();
+    this.deepest = 0;
+    this.open(depth, this.pick(active), options);
+    for (;;) {
+      const cursor = this.cursors[depth];
+      let advanced = false;
+      while (cursor.handed < options.tries && cursor.next()) {
+        this.marks[depth] = windows.mark();
+        if (windows.fix(cursor.task, cursor.start, cursor.end) && this.costBound() < options.below) {
+          advanced = true;
+          break;
+        }
+        windows.undo(this.marks[depth]);
+        occupancy.remove(cursor.task);
+        cursor.skip(1 + this.chance.below(1 + 2 * cursor.handed));
+      }
+      if (advanced) {
+        active = model.cluster[cursor.task];
+        if (this.unplacedCount === 0) return this.snapshot();
+        depth++;
+        if (depth > this.deepest) this.deepest = depth;
+        this.open(depth, this.pick(active), options);
+        continue;
+      }
+      deadEnds++;
+      this.trouble[cursor.task] += 1;
+      if (occupancy.refusedBy >= 0) this.refusals[occupancy.refusedBy]++;
+      this.addUnplaced(cursor.task);
+      if (depth === 0 || deadEnds > options.deadEnds) {
+        for (let d = depth - 1; d >= 0; d--) occupancy.remove(this.cursors[d].task);
+        windows.undo(base);
+        return undefined;
+      }
+      depth--;
+      const above = this.cursors[depth];
+      windows.undo(this.marks[depth]);
+      occupancy.remove(above.task);
+      above.skip(1 + this.chance.below(2 + 3 * above.handed));
+      active = model.cluster[above.task];
+    }
+  }
+
+  private addUnplaced(task: number): void {
+    this.position[task] = this.unplacedCount;
+    this.unplaced[this.unplacedCount++] = task;
+  }
+
+  private open(depth: number, task: number, options: DiveOptions): void {
+    const last = this.unplaced[--this.unplacedCount];
+    this.unplaced[this.position[task]] = last;
+    this.position[last] = this.position[task];
+    this.cursors[depth] ??= new Cursor(this.model, this.windows, this.occupancy);
+    this.cursors[depth].begin(task, options.wish(task));
+  }
+
+  /** The next task: one without any room at once, else the tightest of the active cluster, else the tightest of all. */
+  private pick(active: number): number {
+    const { lo, hi } = this.windows;
+    const { cluster, least, most } = this.model;
+    let best = -1;
+    let bestKey = Infinity;
+    for (let k = 0; k < this.unplacedCount; k++) {
+      const i = this.unplaced[k];
+      const room = hi[2 * i] - lo[2 * i] + (most[i] > least[i] ? hi[2 * i + 1] - lo[2 * i + 1] : 0);
+      let key = room / this.trouble[i];
+      if (room > 0 && cluster[i] !== active) key += 1e7;
+      if (key < bestKey) {
+        bestKey = key;
+        best = i;
+      }
+    }
+    return best;
+  }
+
+  private snapshot(): Schedule {
+    const { model, occupancy } = this;
+    const starts = new Int32Array(model.n);
+    const ends = new Int32Array(model.n);
+    for (let i = 0; i < model.n; i++) {
+      starts[i] = occupancy.startOf(i);
+      ends[i] = occupancy.endOf(i);
+    }
+    return { starts, ends, choices: occupancy.choices.map((c) => c.slice()), cost: costOf(model, starts, ends) };
+  }
+}
+
+const sameChoices = (a: Int32Array, b: Int32Array): boolean => {
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
+  return true;
+};
+
+/** The objective of the format. */
+export function costOf(model: Model, starts: ArrayLike<number>, ends: ArrayLike<number>): number {
+  let cost = 0;
+  let first = Infinity;
+  let last = 0;
+  for (let i = 0; i < model.n; i++) {
+    if (ends[i] < model.due[i]) cost += model.early[i] * (model.due[i] - ends[i]);
+    else if (ends[i] > model.due[i]) cost += model.late[i] * (ends[i] - model.due[i]);
+    if (model.stretch[i] > 0) cost += model.stretch[i] * (ends[i] - starts[i] - model.least[i]);
+    first = Math.min(first, starts[i]);
+    last = Math.max(last, ends[i]);
+  }
+  return model.n === 0 ? 0 : cost + model.makespan * last + model.span * (last - first);
+}

@@ -1,0 +1,27 @@
+const MINUTES_A_DAY = 1440;
+
+const two = (n: number) => String(n).padStart(2, "0");
+
+/** The one clock format: "18:30", minutes counted from the midnight at which the plan begins; days are not shown. */
+export function clockText(minute: number): string {
+  const ofDay = ((minute % MINUTES_A_DAY) + MINUTES_A_DAY) % MINUTES_A_DAY;
+  return `${two(Math.floor(ofDay / 60))}:${two(ofDay % 60)}`;
+}
+
+/** A length of time in words as short as they go: "45 min", "2 h", "2 h 05". */
+export function lengthText(minutes: number): string {
+  const hours = Math.floor(minutes / 60);
+  const rest = minutes % 60;
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${two(rest)}`;
+}
+
+/** Minutes after midnight of "hh:mm" (24:00 allowed), or undefined when it is not such a text. */
+export function minutesOfClock(text: string): number | undefined {
+  const match = /^([01]?\d|2[0-4]):([0-5]\d)$/.exec(text);
+  if (!match) return undefined;
+  const minutes = Number(match[1]) * 60 + Number(match[2]);
+  return minutes <= MINUTES_A_DAY ? minutes : undefined;
+}
+
+export { MINUTES_A_DAY };
