@@ -14,6 +14,10 @@ export interface SolveOptions {
   /** Steps of improvement after the first schedule. Default: 20,000 with no time limit, else unlimited. */
   readonly iterations?: number;
   readonly seed?: number;
+  /** Attempts at a first schedule before the search says that it found none. Default: 4,000 with no time limit, else unlimited. */
+  readonly dives?: number;
+  /** Moment on the clock by which a first schedule must be there, else the search gives up. */
+  readonly firstBy?: number;
   /** Told of each better schedule as it is found. */
   readonly better?: (solution: Solution) => void;
   /** Told now and then how many steps are done; answering false ends the search. */
@@ -30,6 +34,9 @@ export interface Progress {
   readonly tasks: number;
 }
 
+/** A solution; `proven` where it says infeasible and no schedule exists for certain. */
+export type Answer = Solution & { readonly proven?: boolean };
+
 const DEFAULT_ITERATIONS = 20000;
 /** Dives for a first schedule before the search says that it found none, where no time limit says it. */
 const DIVES = 4000;
@@ -40,11 +47,11 @@ const EQUAL = 1e-6;
  * cost. Deterministic for a seed and an iteration limit when no time limit cuts in.
  * @returns the best schedule found, with a proven lower bound; or status "infeasible" with what binds
  */
-export function solve(problem: Problem, options: SolveOptions): Solution {
+export function solve(problem: Problem, options: SolveOptions): Answer {
   const model = compile(problem);
   const chance = seeded(options.seed ?? 1);
   const search = new Search(model, chance);
-  if (search.stuck >= 0) return refusal(whyNone(problem, model, search.stuck));
+  if (search.stuck >= 0) return { ...refusal(whyNone(problem, model, search.stuck)), proven: true };
   const bound = Math.max(0, search.costBound());
   const started = options.now();
   const limit = options.seconds === undefined ? Infinity : started + options.seconds * 1000;
@@ -74,10 +81,14 @@ class Budget {
     private readonly limit: number,
   ) {}
   get dives(): number {
-    return this.options.seconds === undefined ? DIVES : Infinity;
+    return this.options.dives ?? (this.options.seconds === undefined ? DIVES : Infinity);
   }
   get iterations(): number {
     return this.options.iterations ?? (this.options.seconds === undefined ? DEFAULT_ITERATIONS : Infinity);
+  }
+  /** Too late for a first schedule. */
+  late(): boolean {
+    return this.options.firstBy !== undefined && this.options.now() >= this.options.firstBy;
   }
   spent(state: () => Progress): boolean {
     if (this.cancelled) return true;
@@ -104,6 +115,7 @@ function firstSchedule(search: Search, budget: Budget, chance: Chance): Schedule
     most = Math.max(most, search.deepest);
     if (dive % 30 === 29) for (let i = 0; i < model.n; i++) search.trouble[i] = 1 + (search.trouble[i] - 1) * 0.3;
     if (budget.spent(() => ({ phase: "first", iterations: dive, placed: most, tasks: model.n }))) return undefined;
+    if (budget.late()) return undefined;
   }
   return undefined;
 }

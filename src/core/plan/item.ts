@@ -1,0 +1,198 @@
+import { z } from "zod";
+
+const id = z.string().min(1).max(80);
+const text = z.string().max(600);
+const grams = z.number().gt(0).max(100000);
+const gramsOrNone = z.number().min(0).max(100000);
+const pct = z.number().min(0).max(100);
+const minutes = z.number().min(0).max(20000);
+const celsius = z.number().min(-40).max(320);
+
+export const ComponentSchema = z.object({
+  id,
+  name: z.string().min(1).max(120),
+  grams,
+  flour: z.boolean().optional(),
+  cook: z.boolean().optional(),
+  allergens: z.array(z.string()).optional(),
+  note: text.optional(),
+});
+
+const HoldBackSchema = z.object({ component: id, pct });
+const HeadSchema = z.object({ adult: z.number().min(0).max(50), teen: z.number().min(0).max(50), child: z.number().min(0).max(50) });
+const RestSchema = z.object({
+  min: minutes,
+  target: minutes,
+  max: minutes,
+  atC: celsius,
+  where: z.string(),
+  yeasted: z.boolean().optional(),
+});
+const TimeSchema = z.object({ fixedMin: minutes, secPerPiece: z.number().min(0).max(3600) });
+const TendSchema = z.object({ fromMin: z.int().min(-2000).max(2000), minutes: z.int().min(0).max(600) });
+const EquipmentSchema = z.object({
+  id,
+  amount: z.number().gt(0).max(100).optional(),
+  or: id.optional(),
+  settingC: celsius.optional(),
+  slots: z.number().gt(0).max(20).optional(),
+  tiers: z.number().gt(0).max(20).optional(),
+  recoveryMin: minutes.optional(),
+});
+
+export const HEAT_KINDS = ["bake", "blind-bake", "steam", "fry", "pan-fry", "reheat"] as const;
+export const STEP_KINDS = [
+  ...["weigh", "mix", "knead", "bulk-rest", "bench-rest", "chill", "cook-filling", "cool-filling", "divide", "preshape", "roll", "fill"],
+  ...["seal", "final-proof", "glaze", "dock", "cool", "freeze", "bag", "serve"],
+  ...HEAT_KINDS,
+] as const;
+
+export const PATHS = ["fresh", "freezer", "from-freezer"] as const;
+export type Path = (typeof PATHS)[number];
+
+export const StepSchema = z.object({
+  id,
+  kind: z.enum(STEP_KINDS),
+  part: z.enum(["dough", "filling", "piece"]),
+  path: z.array(z.enum(PATHS)).min(1),
+  do: text.default(""),
+  after: z.array(z.object({ step: id, minGapMin: minutes.optional(), maxGapMin: minutes.optional() })).default([]),
+  time: TimeSchema.default({ fixedMin: 0, secPerPiece: 0 }),
+  hands: z.int().min(0).max(6).default(0),
+  attention: z.enum(["hands-on", "glance", "none"]),
+  lot: z.enum(["batch", "tray", "load"]),
+  tend: z.array(TendSchema).optional(),
+  equipment: z.array(EquipmentSchema).default([]),
+  rest: RestSchema.optional(),
+  ahead: z.object({ hours: z.number().min(0).max(1000), where: z.string() }).optional(),
+  hold: z.object({ best: z.string(), maxMin: minutes, how: text.default("") }).optional(),
+  coreC: celsius.optional(),
+  when: z.object({ school: id, option: id }).optional(),
+  alt: z
+    .array(z.object({ equipment: id, time: TimeSchema, attention: z.enum(["hands-on", "glance", "none"]), tend: z.array(TendSchema).optional() }))
+    .optional(),
+  cue: z.object({ see: text.optional(), feel: text.optional(), hear: text.optional(), smell: text.optional() }).optional(),
+  caution: text.optional(),
+});
+
+const FinishSchema = z.object({ step: id, what: z.string().min(1).max(120), components: z.array(ComponentSchema) });
+
+const OptionSchema = z.object({
+  id,
+  name: z.string().min(1),
+  default: z.boolean().optional(),
+  effect: text.default(""),
+  changes: z
+    .array(z.object({ step: id, set: z.record(z.string(), z.unknown()).optional(), skip: z.boolean().optional() }))
+    .default([]),
+  finish: z.array(FinishSchema).optional(),
+  omit: z.array(id).optional(),
+  doughVariant: id.optional(),
+  fillingSwap: z.array(z.object({ from: id, to: ComponentSchema })).optional(),
+  addsDiet: z.array(z.string()).optional(),
+  removesAllergens: z.array(z.string()).optional(),
+  fryerRefill: z.object({ coolDrainFillMin: minutes, handsMin: minutes }).optional(),
+});
+
+const FillingNumbers = {
+  state: z.string().optional(),
+  components: z.array(ComponentSchema),
+  cookingLossPct: pct,
+  handlingLossPct: z.number().min(0).max(99),
+  mustBeCold: z.boolean().optional(),
+  useAtMaxC: celsius.optional(),
+  note: text.optional(),
+};
+
+/** One kind of piece: formula, filling, finish, piece, steps, schools, storage. Weights are for `base.pieces`. */
+export const ItemSchema = z.object({
+  id,
+  name: z.string().min(1).max(120),
+  line: text.default(""),
+  family: z.string().max(4).default(""),
+  course: z.string().optional(),
+  diet: z.array(z.string()).default([]),
+  allergens: z.array(z.string()).default([]),
+  dietNote: text.optional(),
+  piecesPerGuest: HeadSchema,
+  piecesPerGuestAlone: HeadSchema,
+  base: z.object({ pieces: z.int().min(1).max(10000), batch: text.optional() }),
+  dough: z.object({
+    parts: z.array(z.object({ id, name: z.string(), components: z.array(ComponentSchema).min(1) })).min(1),
+    holdBack: HoldBackSchema.optional(),
+    netLossPct: z.number().min(0).max(95),
+    targetC: celsius.optional(),
+    variants: z
+      .array(
+        z.object({
+          id,
+          name: z.string(),
+          allergens: z.array(z.string()).optional(),
+          diet: z.array(z.string()).optional(),
+          holdBack: HoldBackSchema.optional(),
+          components: z.array(ComponentSchema).min(1),
+        }),
+      )
+      .optional(),
+  }),
+  filling: z.object({
+    ...FillingNumbers,
+    variants: z
+      .array(
+        z.object({
+          ...FillingNumbers,
+          // A variant that says nothing of a loss has the filling's own.
+          cookingLossPct: pct.optional(),
+          handlingLossPct: pct.optional(),
+          id,
+          name: z.string(),
+          diet: z.array(z.string()).optional(),
+          allergens: z.array(z.string()).optional(),
+          coreC: celsius.optional(),
+          stepChanges: z.array(z.object({ step: id, set: z.record(z.string(), z.unknown()) })).default([]),
+        }),
+      )
+      .optional(),
+  }),
+  finish: z.array(FinishSchema).default([]),
+  piece: z.object({
+    doughG: gramsOrNone,
+    fillingG: gramsOrNone,
+    shape: z.string().default(""),
+    thicknessMm: z.number().min(0).optional(),
+    footprintMm: z.tuple([z.number().gt(0), z.number().gt(0)]).optional(),
+  }),
+  capacity: z.object({
+    perTray: z.int().min(1),
+    perBoard: z.int().min(1).optional(),
+    perSteamerTier: z.int().min(1).optional(),
+    perSteamerLoad: z.int().min(1).optional(),
+    perFryerLoad: z.int().min(1).optional(),
+    perPanLoad: z.int().min(1).optional(),
+    perFreezerTray: z.int().min(1).optional(),
+    panDiameterMm: z.number().gt(0).optional(),
+  }),
+  fryOil: z
+    .object({
+      order: z.number(),
+      leavesTaste: z.string().optional(),
+      keepVegan: z.boolean().default(false),
+      keepVeganOption: z.object({ school: id, option: id }).optional(),
+    })
+    .optional(),
+  storage: z
+    .object({
+      fridge: z.object({ rawHours: z.number(), cookedHours: z.number() }).optional(),
+      freezer: z.object({ as: z.enum(["raw", "cooked"]), rawMonths: z.number(), cookedMonths: z.number() }).optional(),
+    })
+    .loose()
+    .optional(),
+  faults: z.array(z.object({ id, sign: text, cause: text, remedy: text, steps: z.array(id) })).default([]),
+  schools: z.array(z.object({ id, question: text.default(""), options: z.array(OptionSchema).min(1) })).default([]),
+  steps: z.array(StepSchema).min(1, { error: "at least one step" }),
+});
+
+export type Item = z.output<typeof ItemSchema>;
+export type Step = Item["steps"][number];
+export type Component = z.output<typeof ComponentSchema>;
+export type Choices = Readonly<Record<string, string>>;

@@ -1,0 +1,41 @@
+import { lengthText } from "../shared/clock";
+import { capacitiesOf, chamberOf, loadCapacity } from "./capacity";
+import { sizeOf, type Demand } from "./demands";
+import type { Kitchen } from "./request";
+import { chamberIds } from "./uses";
+
+/**
+ * Demands that cannot be kept whatever the timetable: the loads of one item must go through one chamber after another
+ * and the pieces of the first would be older at the table than they may be. Proven from the item and the kitchen alone.
+ */
+export function holdLimits(demands: readonly Demand[], kitchen: Kitchen): string[] {
+  const lines: string[] = [];
+  for (const demand of demands) {
+    const { item, steps } = demand;
+    if (demand.for === "freezer") continue;
+    const hold = demand.resolved.steps.find((step) => step.kind === "serve")?.hold?.maxMin;
+    const heated = steps.filter((step) => step.lot === "load" && chamberOf(step) && !step.rest).at(-1);
+    if (hold === undefined || !heated) continue;
+    const chamber = chamberOf(heated)!;
+    const capacity = loadCapacity(heated, capacitiesOf(item, kitchen));
+    const stacks = chamber === "lidded-pan" ? (kitchen.equipment["lidded-pan"]?.count ?? 0) : chamberIds(chamber, kitchen).length;
+    if (!capacity || stacks === 0) continue;
+    const loads = Math.ceil(sizeOf(demand.range) / capacity);
+    // From one load's end to the next one's: its own minutes, the settling in the closed chamber, the chamber's recovery.
+    const settling = steps.filter((step) => step.rest && step.equipment.some((e) => e.id === chamber)).reduce((sum, s) => sum + s.rest!.min, 0);
+    const recovery = Math.ceil(heated.equipment.find((e) => e.id === chamber)?.recoveryMin ?? 0);
+    const cycle = Math.ceil(heated.time.fixedMin) + settling + recovery;
+    const rounds = Math.ceil(loads / stacks);
+    // Rests between the heat and the table do not count as age until they could have ended; those after which the item is stored do not bind it.
+    const between = steps.slice(steps.indexOf(heated) + 1).filter((step) => step.rest && !step.equipment.some((e) => e.id === chamber));
+    const slack = between.reduce((sum, step) => sum + (step.rest!.max - step.rest!.min), 0);
+    const oldest = (rounds - 1) * cycle;
+    if (rounds < 2 || oldest <= hold + slack) continue;
+    lines.push(
+      `${item.name}: ${sizeOf(demand.range)} pieces need ${loads} ${chamber} loads of ${capacity}, ${cycle} min apart; ` +
+        `the first would wait ${lengthText(oldest)} for the last, and they may wait ${lengthText(hold)}. ` +
+        `${Math.floor((hold + slack) / cycle + 1) * stacks * capacity} pieces are the most that can be hot together.`,
+    );
+  }
+  return lines;
+}
