@@ -256,7 +256,7 @@ class Layout {
       // Pieces that go into the oven on a tray in the end lie there from the start, unless they may wait long on a board.
       return there.includes("board") ? "board" : there[0];
     }
-    return there.includes(wish) ? wish : there[0];
+    return there.includes(wish) ? wish : (there.find((id) => id !== "steamer-tier") ?? there[0]);
   }
 
   private has(carrier: Carrier): boolean {

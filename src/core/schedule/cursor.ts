@@ -56,10 +56,15 @@ export class Cursor {
     this.inner = 0;
   }
 
-  /** After a placement turned out badly: the next one will be at least this many minutes away. */
-  skip(stride: number): void {
+  /** After a placement turned out badly: the next will be this many minutes away, at the anchor or (`inner`) at the other end. */
+  skip(stride: number, inner: boolean): void {
+    if (stride <= 1) return;
+    if (inner && this.innerEnd >= 0 && this.inner + stride - 1 <= this.innerEnd) {
+      this.inner += stride - 1;
+      return;
+    }
     this.stride = stride;
-    if (stride > 1) this.innerEnd = -1;
+    this.innerEnd = -1;
   }
 
   /** Takes the next placement that fits; false when there is none. The caller removes it again when it fails later. */

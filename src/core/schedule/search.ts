@@ -5,7 +5,7 @@ import { Occupancy } from "./occupancy";
 import { tighten } from "./tighten";
 import { Windows } from "./windows";
 
-/** A complete schedule in arrays: start and end of each task, and the choice of each use. */
+/** A schedule in arrays: start and end of each task (−1: not placed), and the choice of each use. */
 export interface Schedule {
   readonly starts: Int32Array;
   readonly ends: Int32Array;
@@ -35,8 +35,9 @@ export class Search {
   readonly trouble: Float64Array;
   /** How often each resource refused the task that was a dead end. */
   readonly refusals: Float64Array;
-  /** The last dive's deepest dead end: the task, and how many were placed. */
-  deepest = 0;
+  /** The fullest schedule that the last failed dive came to, and how many tasks it leaves out. */
+  partial: Schedule | undefined;
+  left = 0;
   private readonly cursors: Cursor[] = [];
   private readonly marks: Int32Array;
   private readonly rootMark: number;
@@ -78,7 +79,7 @@ export class Search {
     }
     let good = true;
     for (let i = 0; i < model.n; i++) {
-      if (freed[i]) continue;
+      if (freed[i] || schedule.starts[i] < 0) continue;
       if (!occupancy.isPlaced(i)) good = occupancy.placeExactly(i, schedule.starts[i], schedule.ends[i], schedule.choices[i]) && good;
     }
     return windows.fixMany(schedule.starts, schedule.ends, freed) && good;
@@ -116,7 +117,8 @@ export class Search {
     let deadEnds = 0;
     let active = -1;
     if (this.unplacedCount === 0) return this.snapshot();
-    this.deepest = 0;
+    this.partial = undefined;
+    this.left = model.n + 1;
     this.open(depth, this.pick(active), options);
     for (;;) {
       const cursor = this.cursors[depth];
@@ -129,13 +131,12 @@ export class Search {
         }
         windows.undo(this.marks[depth]);
         occupancy.remove(cursor.task);
-        cursor.skip(1 + this.chance.below(1 + 2 * cursor.handed));
+        this.moveOn(cursor);
       }
       if (advanced) {
         active = model.cluster[cursor.task];
         if (this.unplacedCount === 0) return this.snapshot();
         depth++;
-        if (depth > this.deepest) this.deepest = depth;
         this.open(depth, this.pick(active), options);
         continue;
       }
@@ -143,6 +144,10 @@ export class Search {
       this.trouble[cursor.task] += 1;
       if (occupancy.refusedBy >= 0) this.refusals[occupancy.refusedBy]++;
       this.addUnplaced(cursor.task);
+      if (this.unplacedCount < this.left) {
+        this.left = this.unplacedCount;
+        this.partial = this.snapshot();
+      }
       if (depth === 0 || deadEnds > options.deadEnds) {
         for (let d = depth - 1; d >= 0; d--) occupancy.remove(this.cursors[d].task);
         windows.undo(base);
@@ -152,9 +157,14 @@ export class Search {
       const above = this.cursors[depth];
       windows.undo(this.marks[depth]);
       occupancy.remove(above.task);
-      above.skip(1 + this.chance.below(2 + 3 * above.handed));
+      this.moveOn(above);
       active = model.cluster[above.task];
     }
+  }
+
+  /** After a placement failed: small steps at first, then leaps, so that another evening comes into reach. */
+  private moveOn(cursor: Cursor): void {
+    cursor.skip(1 + this.chance.below(1 << Math.min(cursor.handed, 10)), this.chance.below(2) === 0);
   }
 
   private addUnplaced(task: number): void {
@@ -197,7 +207,7 @@ export class Search {
       starts[i] = occupancy.startOf(i);
       ends[i] = occupancy.endOf(i);
     }
-    return { starts, ends, choices: occupancy.choices.map((c) => c.slice()), cost: costOf(model, starts, ends) };
+    return { starts, ends, choices: occupancy.choices.map((c) => c.slice()), cost: this.unplacedCount > 0 ? Infinity : costOf(model, starts, ends) };
   }
 }
 

@@ -97,36 +97,104 @@ class Budget {
   }
 }
 
-/** Restarts with growing patience; what was a dead end before is taken first. */
+/** Repairs of one partial schedule without progress before a new one is begun. */
+const REPAIRS = 120;
+
+/**
+ * Dives, and repairs of what they leave undone: the fullest partial schedule is kept, a neighbourhood of a task that
+ * found no place is freed, and both are placed anew, the hardest first. Without progress a new dive begins.
+ */
 function firstSchedule(search: Search, budget: Budget, chance: Chance): Schedule | undefined {
   const { model } = search;
+  const freed = new Uint8Array(model.n);
   let most = 0;
-  for (let dive = 0; dive < budget.dives; dive++) {
+  let steps = 0;
+  const spent = () => budget.spent(() => ({ phase: "first", iterations: steps, placed: most, tasks: model.n })) || budget.late();
+  for (let dive = 0; steps < budget.dives; dive++) {
+    steps++;
     search.clear();
     search.occupancy.preferScarce(() => (dive === 0 ? 0 : chance.unit()));
-    const late = clusterWishes(model, chance, dive === 0 ? 0 : 0.15);
+    const wishes = clusterWishes(model, chance, dive === 0 ? 0 : 0.3);
     const found = search.dive({
       deadEnds: 40 + 20 * luby(dive + 1),
       tries: 6 + 2 * (dive % 5),
       below: Infinity,
-      wish: (task) => late[model.cluster[task]],
+      wish: (task) => wishes[model.cluster[task]],
     });
     if (found) return found;
-    most = Math.max(most, search.deepest);
-    if (dive % 30 === 29) for (let i = 0; i < model.n; i++) search.trouble[i] = 1 + (search.trouble[i] - 1) * 0.3;
-    if (budget.spent(() => ({ phase: "first", iterations: dive, placed: most, tasks: model.n }))) return undefined;
-    if (budget.late()) return undefined;
+    let current = search.partial!;
+    let left = search.left;
+    most = Math.max(most, model.n - left);
+    for (let idle = 0; idle < REPAIRS && steps < budget.dives; idle++) {
+      if (spent()) return undefined;
+      steps++;
+      freed.fill(0);
+      freeAround(model, current, freed, search.trouble, chance);
+      if (!search.loosen(current, freed)) throw new Error("a partial schedule does not fit into its own problem");
+      search.occupancy.preferScarce(() => chance.unit());
+      const again = clusterWishes(model, chance, 0.3);
+      const mended = search.dive({
+        deadEnds: 20 + chance.below(40),
+        tries: 4 + chance.below(8),
+        below: Infinity,
+        wish: (task) => again[model.cluster[task]],
+      });
+      if (mended) return mended;
+      if (search.left > left || !search.partial) continue;
+      if (search.left < left) idle = 0;
+      left = search.left;
+      current = search.partial;
+      most = Math.max(most, model.n - left);
+    }
+    if (spent()) return undefined;
+    for (let i = 0; i < model.n; i++) search.trouble[i] = 1 + (search.trouble[i] - 1) * 0.3;
   }
   return undefined;
 }
 
-/** Late where a due time or a deadline waits at the end of the cluster, else early; now and then the other way round. */
-function clusterWishes(model: Model, chance: Chance, contrary: number): Wish[] {
+/** Frees the tasks of a partial schedule that stand near one that found no place: in its cluster, in its time, at its resources. */
+function freeAround(model: Model, current: Schedule, freed: Uint8Array, trouble: Float64Array, chance: Chance): void {
+  const open: number[] = [];
+  for (let i = 0; i < model.n; i++) if (current.starts[i] < 0) open.push(i);
+  let seed = open[chance.below(open.length)];
+  for (let k = 0; k < 2; k++) {
+    const other = open[chance.below(open.length)];
+    if (trouble[other] > trouble[seed]) seed = other;
+  }
+  const size = 6 + chance.below(40);
+  const kind = chance.below(3);
+  // Where the seed would stand: near its neighbours that are placed.
+  let around = 0;
+  let known = 0;
+  for (let i = 0; i < model.n; i++)
+    if (current.starts[i] >= 0 && (model.cluster[i] === model.cluster[seed] || model.neighbours[seed].includes(i))) {
+      around += current.starts[i];
+      known++;
+    }
+  const middle = known > 0 ? around / known : (model.lo0[2 * seed] + model.hi0[2 * seed]) / 2;
+  const wanted = new Set(model.uses[seed].flatMap((use) => Array.from(use.resources)));
+  const near = Array.from({ length: model.n }, (_, i) => i)
+    .filter((i) => current.starts[i] >= 0)
+    .filter((i) => kind !== 1 || model.uses[i].some((use) => use.resources.some((r) => wanted.has(r))))
+    .sort((a, b) => Math.abs(current.starts[a] - middle) - Math.abs(current.starts[b] - middle) || a - b);
+  if (kind === 0) {
+    for (let i = 0; i < model.n; i++) if (model.cluster[i] === model.cluster[seed]) freed[i] = 1;
+    const other = model.cluster[near.length > 0 ? near[chance.below(near.length)] : seed];
+    for (let i = 0; i < model.n; i++) if (model.cluster[i] === other) freed[i] = 1;
+  }
+  for (let k = 0; k < Math.min(size, near.length); k++) freed[near[k]] = 1;
+}
+
+/**
+ * Late where a due time that costs earliness waits at the end of the cluster; early where there is at most a deadline.
+ * In `variety` of the cases (0 to 1) chance decides instead.
+ */
+function clusterWishes(model: Model, chance: Chance, variety: number): Wish[] {
   const late = new Uint8Array(model.clusterCount);
   const aimed = new Uint8Array(model.n);
   const queue: number[] = [];
   for (let i = 0; i < model.n; i++)
-    if (model.early[i] > 0 || model.hi0[2 * i + 1] < model.horizon) {
+    if (model.early[i] > 0) {
       aimed[i] = 1;
       queue.push(i);
     }
@@ -141,7 +209,10 @@ function clusterWishes(model: Model, chance: Chance, contrary: number): Wish[] {
       queue.push(from >> 1);
     }
   }
-  return Array.from(late, (isLate) => (chance.unit() < contrary ? !isLate : isLate) ? "late" : "early");
+  return Array.from(late, (isLate) => {
+    if (chance.unit() < (isLate ? variety : 3 * variety)) return chance.below(2) === 0 ? "late" : "early";
+    return isLate ? "late" : "early";
+  });
 }
 
 /** 1 1 2 1 1 2 4 …: restarts that are mostly short and sometimes long. */

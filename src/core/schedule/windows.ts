@@ -70,7 +70,7 @@ export class Windows {
   fixMany(starts: Int32Array, ends: Int32Array, freed: Uint8Array): boolean {
     const seeds: number[] = [];
     for (let i = 0; i < this.model.n; i++) {
-      if (freed[i]) continue;
+      if (freed[i] || starts[i] < 0) continue;
       const s = 2 * i;
       if (starts[i] < this.lo[s] || starts[i] > this.hi[s] || ends[i] < this.lo[s + 1] || ends[i] > this.hi[s + 1]) return false;
       this.setLo(s, starts[i]);
