@@ -25,18 +25,24 @@ export class Cursor {
   private inner = 0;
   private innerEnd = -1;
   private stride = 1;
+  /** Moments at which the other end's parts could have their units, in the order of growing stretch; filled when first needed. */
+  private readonly moments: Int32Array;
+  private momentCount = -1;
 
   constructor(
     private readonly model: Model,
     private readonly windows: Windows,
     private readonly occupancy: Occupancy,
-  ) {}
+  ) {
+    this.moments = new Int32Array(model.horizon + 1);
+  }
 
   begin(task: number, wish: Wish): void {
     const { lo, hi } = this.windows;
     this.task = task;
     this.handed = 0;
     this.stride = 1;
+    this.momentCount = -1;
     this.wishEarly = wish === "early";
     const node = 2 * task + (this.wishEarly ? 0 : 1);
     this.low = lo[node];
@@ -119,9 +125,27 @@ export class Cursor {
   }
 
   private take(start: number, end: number, forced: number): boolean {
+    if (!this.meetsTies(start, false) || !this.meetsTies(end, true)) {
+      this.occupancy.back = this.occupancy.on = 1;
+      return false;
+    }
     if (!this.occupancy.place(this.task, start, end, forced)) return false;
     this.start = start;
     this.end = end;
+    return true;
+  }
+
+  /** Whether what is tied to this end of the task, and not placed yet, could have its units there. */
+  private meetsTies(moment: number, atEnd: boolean): boolean {
+    const { model, occupancy, task } = this;
+    const tied = atEnd ? model.tiedAfter[task] : model.tiedBefore[task];
+    for (let k = 0; k < tied.length; k++) {
+      const other = tied[k];
+      if (occupancy.isPlaced(other)) continue;
+      if (!occupancy.canAnchor(other, moment, !atEnd)) return false;
+      const least = model.least[other];
+      if (!occupancy.canHold(other, atEnd ? moment : moment - least, atEnd ? moment + least : moment)) return false;
+    }
     return true;
   }
 
@@ -134,21 +158,48 @@ export class Cursor {
     }
     const { lo, hi } = this.windows;
     const node = 2 * task + (this.wishEarly ? 1 : 0);
-    // How far the task is stretched beyond its least duration, shortest first.
-    const shortest = this.wishEarly ? lo[node] - this.anchor : this.anchor - hi[node];
-    const longest = this.wishEarly ? hi[node] - this.anchor : this.anchor - lo[node];
-    this.inner = Math.max(model.least[task], shortest);
-    this.innerEnd = Math.min(model.most[task], longest);
-    if (this.inner > this.innerEnd || !this.occupancy.canAnchor(task, this.anchor, !this.wishEarly)) this.innerEnd = -1;
+    if (!this.occupancy.canAnchor(task, this.anchor, !this.wishEarly) || !this.meetsTies(this.anchor, !this.wishEarly)) {
+      this.innerEnd = -1;
+      return;
+    }
+    if (this.momentCount < 0) this.findMoments(lo[node], hi[node]);
+    // How far the task may be stretched here, as a range of moments.
+    const near = this.wishEarly ? Math.max(lo[node], this.anchor + model.least[task]) : Math.min(hi[node], this.anchor - model.least[task]);
+    const far = this.wishEarly ? Math.min(hi[node], this.anchor + model.most[task]) : Math.max(lo[node], this.anchor - model.most[task]);
+    this.inner = this.firstMoment(near);
+    this.innerEnd = this.firstMoment(this.wishEarly ? far + 1 : far - 1) - 1;
+    if (this.inner > this.innerEnd) this.innerEnd = -1;
+  }
+
+  private findMoments(low: number, high: number): void {
+    const { task, occupancy, wishEarly, moments } = this;
+    let count = 0;
+    for (let k = 0; k <= high - low; k++) {
+      const moment = wishEarly ? low + k : high - k;
+      if (occupancy.canAnchor(task, moment, wishEarly) && this.meetsTies(moment, wishEarly)) moments[count++] = moment;
+    }
+    this.momentCount = count;
+  }
+
+  /** Position of the first moment that is at `value` or beyond it, in the list's direction. */
+  private firstMoment(value: number): number {
+    let a = 0;
+    let b = this.momentCount;
+    while (a < b) {
+      const middle = (a + b) >> 1;
+      const before = this.wishEarly ? this.moments[middle] < value : this.moments[middle] > value;
+      if (before) a = middle + 1;
+      else b = middle;
+    }
+    return a;
   }
 
   private nextStretch(): boolean {
     const { task, anchor, occupancy } = this;
     while (this.inner <= this.innerEnd) {
-      const length = this.inner++;
-      const start = this.wishEarly ? anchor : anchor - length;
-      const end = start + length;
-      if (!occupancy.canAnchor(task, this.wishEarly ? end : start, this.wishEarly)) continue;
+      const moment = this.moments[this.inner++];
+      const start = this.wishEarly ? anchor : moment;
+      const end = this.wishEarly ? moment : anchor;
       if (this.take(start, end, -1)) return true;
       if (!occupancy.canHold(task, start, end)) return false;
     }

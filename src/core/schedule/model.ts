@@ -57,6 +57,9 @@ export interface Model {
   readonly clusterCount: number;
   /** Tasks linked by an `after`, either way. */
   readonly neighbours: readonly Int32Array[];
+  /** Tasks that begin in the minute in which this one ends, and those that end when it begins. */
+  readonly tiedAfter: readonly Int32Array[];
+  readonly tiedBefore: readonly Int32Array[];
 }
 
 /** Translates a checked problem. Static bounds (earliest, latest, warm-up) are in `lo0` and `hi0`. */
@@ -76,6 +79,8 @@ export function compile(problem: Problem): Model {
   const lo0 = new Int32Array(2 * n);
   const hi0 = new Int32Array(2 * n).fill(horizon);
   const arcs: [number, number, number][] = [];
+  const tiedAfter: number[][] = problem.tasks.map(() => []);
+  const tiedBefore: number[][] = problem.tasks.map(() => []);
   const neighbourSets = problem.tasks.map(() => new Set<number>());
   const parent = Int32Array.from({ length: n }, (_, i) => i);
   const root = (i: number): number => {
@@ -117,6 +122,10 @@ export function compile(problem: Problem): Model {
       neighbourSets[i].add(j);
       neighbourSets[j].add(i);
       if (max === undefined) continue;
+      if (min === 0 && max === 0) {
+        tiedAfter[j].push(i);
+        tiedBefore[i].push(j);
+      }
       arcs.push([2 * i, 2 * j + 1, -max]);
       if (max <= horizon) parent[root(i)] = root(j);
     }
@@ -164,6 +173,8 @@ export function compile(problem: Problem): Model {
     cluster,
     clusterCount: clusterIds.size,
     neighbours: neighbourSets.map((set) => Int32Array.from(set)),
+    tiedAfter: tiedAfter.map((list) => Int32Array.from(list)),
+    tiedBefore: tiedBefore.map((list) => Int32Array.from(list)),
   };
 }
 

@@ -234,6 +234,7 @@ export class Occupancy {
 
   /** Whether every whole-task use of the task could hold on [start, end) by itself; for stretching, quick and necessary only. */
   canHold(task: number, from: number, to: number): boolean {
+    if (from < 0 || to > this.model.horizon) return false;
     for (const use of this.model.uses[task]) {
       if (use.chamber || use.from !== NO_PART) continue;
       let some = false;
@@ -254,6 +255,7 @@ export class Occupancy {
       if (use.from === NO_PART || use.from < 0 !== atEnd) continue;
       let some = false;
       const from = moment + use.from;
+      if (from < 0) return false;
       for (let c = 0; c < use.resources.length && !some; c++) {
         const row = this.free[use.resources[c]]!;
         const to = from + use.minutes[c];

@@ -21,6 +21,8 @@ export interface DiveOptions {
   /** Schedules that cost this much or more are not wanted. */
   readonly below: number;
   readonly wish: (task: number) => Wish;
+  /** 0: the tightest task first; more: chance has a say in the order, up to a factor of 2^whim. */
+  readonly whim: number;
 }
 
 /**
@@ -42,6 +44,7 @@ export class Search {
   private readonly marks: Int32Array;
   private readonly rootMark: number;
   private readonly unplaced: Int32Array;
+  private readonly whims: Float64Array;
   private readonly position: Int32Array;
   private unplacedCount = 0;
   /** −1, or a task that fits nowhere even alone: a proof that no schedule exists. */
@@ -57,6 +60,7 @@ export class Search {
     this.rootMark = this.windows.mark();
     this.trouble = new Float64Array(model.n).fill(1);
     this.refusals = new Float64Array(model.resourceCount);
+    this.whims = new Float64Array(model.n).fill(1);
     this.marks = new Int32Array(model.n + 1);
     this.unplaced = new Int32Array(model.n);
     this.position = new Int32Array(model.n);
@@ -111,7 +115,11 @@ export class Search {
   dive(options: DiveOptions): Schedule | undefined {
     const { model, occupancy, windows } = this;
     this.unplacedCount = 0;
-    for (let i = 0; i < model.n; i++) if (!occupancy.isPlaced(i)) this.addUnplaced(i);
+    for (let i = 0; i < model.n; i++) {
+      if (occupancy.isPlaced(i)) continue;
+      this.addUnplaced(i);
+      this.whims[i] = options.whim > 0 ? 2 ** (options.whim * (this.chance.unit() - 0.5)) : 1;
+    }
     const base = windows.mark();
     let depth = 0;
     let deadEnds = 0;
@@ -189,7 +197,7 @@ export class Search {
     for (let k = 0; k < this.unplacedCount; k++) {
       const i = this.unplaced[k];
       const room = hi[2 * i] - lo[2 * i] + (most[i] > least[i] ? hi[2 * i + 1] - lo[2 * i + 1] : 0);
-      let key = room / this.trouble[i];
+      let key = (room * this.whims[i]) / this.trouble[i];
       if (room > 0 && cluster[i] !== active) key += 1e7;
       if (key < bestKey) {
         bestKey = key;

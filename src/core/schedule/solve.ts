@@ -97,6 +97,9 @@ class Budget {
   }
 }
 
+/** Up to this many tasks the improvement begins anew from elsewhere when it is stuck; beyond, it goes back to the best. */
+const SMALL = 60;
+
 /** Repairs of one partial schedule without progress before a new one is begun. */
 const REPAIRS = 120;
 
@@ -119,6 +122,7 @@ function firstSchedule(search: Search, budget: Budget, chance: Chance): Schedule
       deadEnds: 40 + 20 * luby(dive + 1),
       tries: 6 + 2 * (dive % 5),
       below: Infinity,
+      whim: 0,
       wish: (task) => wishes[model.cluster[task]],
     });
     if (found) return found;
@@ -133,11 +137,13 @@ function firstSchedule(search: Search, budget: Budget, chance: Chance): Schedule
       if (!search.loosen(current, freed)) throw new Error("a partial schedule does not fit into its own problem");
       search.occupancy.preferScarce(() => chance.unit());
       const again = clusterWishes(model, chance, 0.3);
+      const contrary = chance.below(3) === 0 ? 0.4 * chance.unit() : 0;
       const mended = search.dive({
         deadEnds: 20 + chance.below(40),
         tries: 4 + chance.below(8),
         below: Infinity,
-        wish: (task) => again[model.cluster[task]],
+        whim: chance.below(2) === 0 ? 0 : 5 * chance.unit(),
+        wish: (task) => (chance.unit() < contrary ? (chance.below(2) === 0 ? "late" : "early") : again[model.cluster[task]]),
       });
       if (mended) return mended;
       if (search.left > left || !search.partial) continue;
@@ -147,7 +153,7 @@ function firstSchedule(search: Search, budget: Budget, chance: Chance): Schedule
       most = Math.max(most, model.n - left);
     }
     if (spent()) return undefined;
-    for (let i = 0; i < model.n; i++) search.trouble[i] = 1 + (search.trouble[i] - 1) * 0.3;
+    for (let i = 0; i < model.n; i++) search.trouble[i] = 1 + (search.trouble[i] - 1) * 0.6;
   }
   return undefined;
 }
@@ -230,6 +236,8 @@ function improve(search: Search, first: Schedule, bound: number, budget: Budget,
   const freed = new Uint8Array(model.n);
   let size = Math.min(model.n, 8);
   let leeway = 0;
+  let idle = 0;
+  let lowest = first.cost;
   for (let iteration = 0; iteration < budget.iterations && best.cost > bound + EQUAL; iteration++) {
     if (budget.spent(() => ({ phase: "improve", iterations: iteration, cost: best.cost, placed: model.n, tasks: model.n }))) break;
     freed.fill(0);
@@ -241,6 +249,7 @@ function improve(search: Search, first: Schedule, bound: number, budget: Budget,
       deadEnds: 12 + size,
       tries: 8,
       below: chance.below(3) === 0 ? best.cost + leeway * chance.unit() + EQUAL : current.cost - EQUAL,
+      whim: 2,
       wish: (task) => wishFor(model, current, task, style, chance),
     });
     if (found) {
@@ -250,12 +259,27 @@ function improve(search: Search, first: Schedule, bound: number, budget: Budget,
       }
       current = found;
     }
+    idle = current.cost < lowest - EQUAL ? 0 : idle + 1;
+    lowest = Math.min(lowest, current.cost);
+    if (model.n <= SMALL && idle > 150 + 10 * model.n) {
+      current = restart(search, chance) ?? best;
+      lowest = current.cost;
+      idle = 0;
+    }
     // Wandering a little above the best, now further and now nearer, leaves hollows that no single neighbourhood leaves.
     if (iteration % 200 === 199) leeway = best.cost * 0.08 * chance.unit() * chance.unit();
-    if (iteration % 500 === 499) current = best;
+    if (iteration % 500 === 499 && model.n > SMALL) current = best;
     if (iteration % 16 === 15) size = 3 + chance.below(Math.min(model.n, 40));
   }
   return best;
+}
+
+/** A new schedule by chance, to begin the improvement again from elsewhere. */
+function restart(search: Search, chance: Chance): Schedule | undefined {
+  search.clear();
+  search.occupancy.preferScarce(() => 3 * chance.unit());
+  const wishes = clusterWishes(search.model, chance, 1);
+  return search.dive({ deadEnds: 200, tries: 10, below: Infinity, whim: 4, wish: (task) => wishes[search.model.cluster[task]] });
 }
 
 function wishFor(model: Model, current: Schedule, task: number, style: number, chance: Chance): Wish {

@@ -1,0 +1,16 @@
+import { readFileSync } from "node:fs";
+import { parseProblem } from "../src/core/schedule/problem";
+import { compile } from "../src/core/schedule/model";
+import { Search } from "../src/core/schedule/search";
+import { seeded } from "../src/core/shared/random";
+import { parseRequest, quantitiesOf } from "../src/core/plan/make-plan";
+import { PLAIN } from "../src/core/plan/strategy";
+import { expand } from "../src/core/plan/expand";
+const r = parseRequest(JSON.parse(readFileSync(process.argv[2], "utf8")));
+if (!r.ok) throw new Error();
+const q = quantitiesOf(r.value);
+const e = expand(r.value, q.days, q.demands, PLAIN);
+const p = parseProblem(e.problem); if (!p.ok) throw new Error();
+const m = compile(p.value); const s = new Search(m, seeded(3));
+const c = (x: number) => `${Math.floor(x / 1440)}d${String(Math.floor((x % 1440) / 60)).padStart(2, "0")}:${String(x % 60).padStart(2, "0")}`;
+for (let i = 0; i < m.n; i++) console.log(p.value.tasks[i].id.padEnd(32), m.cluster[i], JSON.stringify(p.value.tasks[i].duration), "S", c(s.windows.lo[2*i]), c(s.windows.hi[2*i]), "E", c(s.windows.lo[2*i+1]), c(s.windows.hi[2*i+1]), JSON.stringify(p.value.tasks[i].after.map(a=>[a.task.split("/").slice(1).join("/"),a.min,a.max])), p.value.tasks[i].uses.map(u=>u.resource+(u.from!==undefined?"@"+u.from+"+"+u.minutes:"")+(u.amount>1?"x"+u.amount:"")).join(" "));
