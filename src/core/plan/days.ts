@@ -38,21 +38,23 @@ export function planDays(request: Pick<PlanRequest, "today" | "gathering" | "kit
 /** Whole days from one date to another, both yyyy-mm-dd. */
 export const daysBetween = (from: string, to: string): number => differenceInCalendarDays(parseISO(to), parseISO(from));
 
-/** Room temperature, °C, at a minute of the plan; before the first and after the last entry of a day the nearest holds. */
-export function roomAt(kitchen: Kitchen, minute: number): number {
-  const ofDay = ((minute % MINUTES_A_DAY) + MINUTES_A_DAY) % MINUTES_A_DAY;
-  const bands = kitchen.roomC
-    .map(({ from, to, c }) => ({ from: minutesOfClock(from) ?? 0, to: minutesOfClock(to) ?? MINUTES_A_DAY, c }))
-    .sort((a, b) => a.from - b.from);
-  const inside = bands.find(({ from, to }) => from <= ofDay && ofDay < to);
-  if (inside) return inside.c;
-  const distance = ({ from, to }: { from: number; to: number }) => Math.min(Math.abs(ofDay - from), Math.abs(ofDay - to + 1));
-  return bands.reduce((best, band) => (distance(band) < distance(best) ? band : best)).c;
+const curves = new WeakMap<Kitchen["roomC"], Float64Array>();
+
+/** Room temperature at each minute of a day, °C; before the first and after the last entry the nearest holds. */
+function dayCurve(roomC: Kitchen["roomC"]): Float64Array {
+  const known = curves.get(roomC);
+  if (known) return known;
+  const bands = roomC.map(({ from, to, c }) => ({ from: minutesOfClock(from) ?? 0, to: minutesOfClock(to) ?? MINUTES_A_DAY, c }));
+  const distance = ({ from, to }: { from: number; to: number }, minute: number) =>
+    from <= minute && minute < to ? -1 : Math.min(Math.abs(minute - from), Math.abs(minute - to + 1));
+  const curve = Float64Array.from(
+    { length: MINUTES_A_DAY },
+    (_, minute) => bands.reduce((best, band) => (distance(band, minute) < distance(best, minute) ? band : best)).c,
+  );
+  curves.set(roomC, curve);
+  return curve;
 }
 
-/** Minutes of the plan at which the room's temperature changes, within [0, horizon). */
-export function roomChanges(kitchen: Kitchen, horizon: number): number[] {
-  const changes: number[] = [];
-  for (let minute = 1; minute < horizon; minute++) if (roomAt(kitchen, minute) !== roomAt(kitchen, minute - 1)) changes.push(minute);
-  return changes;
-}
+/** Room temperature, °C, at a minute of the plan. */
+export const roomAt = (kitchen: Kitchen, minute: number): number =>
+  dayCurve(kitchen.roomC)[((minute % MINUTES_A_DAY) + MINUTES_A_DAY) % MINUTES_A_DAY];

@@ -2,10 +2,12 @@ import { roundUpToCarrier } from "../quantities/apportion";
 import { capacitiesOf, loadCapacity } from "./capacity";
 import type { Item } from "./item";
 import type { Gathering, Guests, Kitchen } from "./request";
-import { resolveItem, type ResolvedItem } from "./resolve";
+import { resolveItem, throughStep, type ResolvedItem } from "./resolve";
 
-/** Up to this much more than needed is made where that fills the last carrier, %. */
-const MAX_EXTRA_PCT = 25;
+/** Up to this much more than needed is made where that fills the last carrier, %. (A quarter is the most that is allowed.) */
+const MAX_EXTRA_PCT = 15;
+/** What restricted guests lose is given back from this share of a wave on; less is not worth another load. */
+const WORTH_GIVING_BACK = 0.05;
 
 export interface WaveCount {
   readonly wave: string;
@@ -27,19 +29,19 @@ export interface HeadcountAnswer {
 export const suits = (guests: Guests, resolved: Pick<ResolvedItem, "diet" | "allergens">): boolean =>
   guests.diet.every((diet) => resolved.diet.includes(diet)) && guests.avoid.every((allergen) => !resolved.allergens.includes(allergen));
 
-/** Pieces by which a demand is best rounded: the last load it goes through, a tray for an oven. */
-export function carrierUnit(resolved: ResolvedItem, kitchen: Kitchen): number {
+/** Pieces by which a demand is best rounded: the last load it goes through, a tray for an oven; 1 where that is done ahead. */
+export function carrierUnit(resolved: ResolvedItem, kitchen: Kitchen, done: ReadonlySet<string>): number {
   const capacities = capacitiesOf(resolved.item, kitchen);
   const heated = resolved.steps.filter((step) => step.lot === "load" && step.path.includes("fresh") && loadCapacity(step, capacities));
   const last = heated.filter((step) => step.kind !== "reheat").at(-1);
-  if (!last) return capacities.tray;
+  if (!last || done.has(last.id)) return 1;
   return last.equipment.some((e) => e.id === "oven") ? capacities.tray : (loadCapacity(last, capacities) ?? capacities.tray);
 }
 
 /**
  * Pieces of each item in each wave. A count that the host asked for stands. Else: the sum over those who may eat it
  * of pieces a head by age, rounded up once. What a guest may not eat is given back in the items that suit, first by
- * the pieces that fill carriers anyway, then in the item with the smallest loads; nobody's share of an item grows by
+ * the pieces that fill carriers anyway, then in the one item with the smallest loads; nobody's share of an item grows by
  * more than (weight of all the wave's rates) ÷ (weight of those that suit).
  */
 export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item>, kitchen: Kitchen): HeadcountAnswer {
@@ -54,7 +56,9 @@ export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item
       const resolved = fillings.map((filling) => resolveItem(item, entry.choices, filling));
       const rates = alone ? item.piecesPerGuestAlone : item.piecesPerGuest;
       const fits = (guests: Guests) => resolved.some((r) => suits(guests, r));
-      return { entry, resolved: resolved[0], rates, fits, unit: Math.max(1, carrierUnit(resolved[0], kitchen)) };
+      const ahead = gathering.doneAhead.filter((a) => a.recipe === entry.recipe && a.pieces === undefined);
+      const done = new Set(ahead.flatMap((a) => [...throughStep(resolved[0].steps, a.through)]));
+      return { entry, resolved: resolved[0], rates, fits, unit: Math.max(1, carrierUnit(resolved[0], kitchen, done)) };
     });
     for (const guests of present) if (!entries.some(({ fits }) => fits(guests))) unserved.push({ wave: wave.id, guests });
 
@@ -72,7 +76,7 @@ export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item
       });
     }
     const covered = rounded.reduce((sum, pieces, i) => sum + (room[i] > 0 ? Math.min(room[i], pieces - base[i]) : 0), 0);
-    let open = Math.max(0, lost - covered);
+    const open = lost > WORTH_GIVING_BACK * base.reduce((sum, pieces) => sum + pieces, 0) ? Math.max(0, lost - covered) : 0;
     const given = entries.map(() => 0);
     for (const i of entries.map((_, i) => i).sort((a, b) => entries[a].unit - entries[b].unit || room[b] - room[a])) {
       const beyond = Math.max(0, rounded[i] - base[i]);
@@ -82,7 +86,7 @@ export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item
       // An item that would end with a nearly empty load is left as it is; another gives back.
       if (roundUpToCarrier(needed, entries[i].unit, MAX_EXTRA_PCT).pieces % entries[i].unit !== 0) continue;
       given[i] = beyond + take;
-      open -= take;
+      break;
     }
     entries.forEach(({ entry, unit }, i) => {
       if (entry.pieces !== undefined) {

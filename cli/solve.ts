@@ -1,0 +1,15 @@
+// One solution on standard output for the problem on standard input (or in the file named).
+import { parseProblem } from "@/core/schedule/problem";
+import { solve } from "@/core/schedule/solve";
+import { numberFlags, print, readJson, refuse, valueOrRefuse } from "./common";
+
+const { values, rest } = numberFlags(process.argv.slice(2), {
+  seconds: { min: 0, max: 86400, whole: false },
+  seed: { min: -2147483648, max: 2147483647, whole: true },
+  iterations: { min: 0, max: 1e9, whole: true },
+});
+if (rest.length > 1) refuse(`${rest[1]} is one file too many; expected one problem`);
+const problem = valueOrRefuse(parseProblem(readJson(rest[0] ?? "-")));
+const { proven: _proven, ...solution } = { proven: false, ...solve(problem, { ...values, now: () => performance.now() }) };
+void _proven;
+print(`${JSON.stringify(solution)}\n`);

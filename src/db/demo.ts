@@ -1,0 +1,29 @@
+import { sql } from "drizzle-orm";
+import { ItemSchema } from "@/core/plan/item";
+import { GatheringSchema, KitchenSchema } from "@/core/plan/request";
+import type { Db } from "./database";
+import demoGatherings from "./demo/gatherings.json";
+import demoItems from "./demo/items.json";
+import demoKitchens from "./demo/kitchens.json";
+import { gatheringRepository } from "./gatherings";
+import { itemRepository } from "./items";
+import { kitchenRepository } from "./kitchens";
+import { gatherings, items, kitchens, plans } from "./schema";
+
+/** Fills an empty database with the demo: nine items, three kitchens, three gatherings whose dates follow today. */
+export function seedDemo(db: Db, savedAt: string): boolean {
+  if (itemRepository(db).count() > 0) return false;
+  db.transaction(() => {
+    demoItems.forEach((item, i) => itemRepository(db).save(ItemSchema.parse(item), i));
+    demoKitchens.forEach((kitchen, i) => kitchenRepository(db).save(KitchenSchema.parse(kitchen), i));
+    demoGatherings.forEach((gathering, i) => gatheringRepository(db).save(GatheringSchema.parse(gathering), gathering.kitchen, savedAt, i));
+  });
+  return true;
+}
+
+/** Takes out everything, so that the demo can be filled in anew. */
+export function clearAll(db: Db): void {
+  db.transaction((tx) => {
+    for (const table of [plans, gatherings, kitchens, items]) tx.delete(table).where(sql`1 = 1`).run();
+  });
+}
