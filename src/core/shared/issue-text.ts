@@ -5,7 +5,7 @@ export const pathText = (path: Issue["path"]): string =>
   path.reduce<string>((text, key) => (typeof key === "number" ? `${text}[${key}]` : text === "" ? key : `${text}.${key}`), "");
 
 const shown = (value: unknown): string => {
-  if (typeof value === "number") return String(value);
+  if (typeof value === "number") return Number.isNaN(value) ? "not a number" : String(value);
   const text = JSON.stringify(value) ?? "nothing";
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 };
@@ -21,9 +21,9 @@ const REASON: Record<Issue["code"], (issue: Issue) => string> = {
   infeasible: (issue) => `is ${shown(issue.got)}, which cannot be met`,
 };
 
-/** One sentence for one issue: the field, the value, what was expected. The only place that words issues. */
-export function issueText(issue: Issue): string {
-  const field = pathText(issue.path) || "the input";
+/** One sentence for one issue: the field (its path, or the name it has on the screen), the value, what was expected. The only place that words issues. */
+export function issueText(issue: Issue, name?: string): string {
+  const field = name ?? (pathText(issue.path) || "the input");
   const expected = issue.wanted ? `; expected ${issue.wanted}` : "";
   return `${field} ${REASON[issue.code](issue)}${expected}`;
 }

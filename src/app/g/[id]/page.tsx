@@ -1,0 +1,5 @@
+import { GatheringView } from "@/ui/gathering/GatheringView";
+
+export default function Page() {
+  return <GatheringView />;
+}

@@ -1,0 +1,5 @@
+import { QuantitiesView } from "@/ui/quantities/QuantitiesView";
+
+export default function Page() {
+  return <QuantitiesView />;
+}

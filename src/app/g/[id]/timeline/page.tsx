@@ -1,0 +1,5 @@
+import { TimelineView } from "@/ui/timeline/TimelineView";
+
+export default function Page() {
+  return <TimelineView />;
+}

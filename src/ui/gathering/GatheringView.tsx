@@ -1,0 +1,213 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import IconButton from "@mui/material/IconButton";
+import MenuItem from "@mui/material/MenuItem";
+import Paper from "@mui/material/Paper";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import DeleteOutline from "@mui/icons-material/DeleteOutlined";
+import { gatheringDate } from "@/core/plan/days";
+import { Monogram } from "../kit/Monogram";
+import { NumberField } from "../kit/NumberField";
+import { usePlan } from "../plan/PlanProvider";
+import type { Draft } from "../plan/plan-state";
+import { COLOUR, toneOf } from "../theme/tokens";
+import { demandRow, itemOrder, weightText, type DemandRow } from "./gathering.view-model";
+import { GuestsCard } from "./GuestsCard";
+import { issueAt } from "./issues";
+
+type Wave = NonNullable<Draft["waves"]>[number];
+type Frozen = NonNullable<Draft["freezer"]>[number];
+
+/** Who, when and what; the pieces and weights fall out beside each choice. */
+export function GatheringView() {
+  const { draft, change, source, checked } = usePlan();
+  const date = "relative" in draft.date ? gatheringDate(draft.date, source.today) : draft.date.on;
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 520px) minmax(0, 1fr)" }, gap: 2.5, alignItems: "start" }}>
+      <Box sx={{ display: "grid", gap: 2.5 }}>
+        <Paper component="section" aria-label="Name and day" sx={{ p: 2, display: "flex", flexWrap: "wrap", gap: 1.5 }}>
+          <TextField
+            label="Name"
+            value={draft.name}
+            onChange={(e) => change((d) => ({ ...d, name: e.target.value }))}
+            error={issueAt(checked, ["gathering", "name"], "Name") !== undefined}
+            helperText={issueAt(checked, ["gathering", "name"], "Name")}
+            sx={{ flex: "1 1 220px" }}
+          />
+          <TextField
+            label="Day"
+            type="date"
+            error={issueAt(checked, ["gathering", "date"], "Day") !== undefined}
+            helperText={issueAt(checked, ["gathering", "date"], "Day")}
+            slotProps={{ inputLabel: { shrink: true } }}
+            value={date}
+            onChange={(e) => change((d) => ({ ...d, date: { on: e.target.value } }))}
+          />
+        </Paper>
+        <GuestsCard />
+      </Box>
+      <Box sx={{ display: "grid", gap: 2.5 }}>
+        {(draft.waves ?? []).map((wave, index) => (
+          <WaveCard key={wave.id} wave={wave} index={index} />
+        ))}
+        <FreezerCard />
+        <Box>
+          <Button
+            variant="outlined"
+            onClick={() =>
+              change((d) => {
+                const waves = d.waves ?? [];
+                const id = `wave-${1 + Math.max(0, ...waves.map((w) => Number(/^wave-(\d+)$/.exec(w.id)?.[1] ?? 0)))}`;
+                return { ...d, waves: [...waves, { id, name: "Another wave", time: "18:00", items: [] }] };
+              })
+            }
+          >
+            Add a serving wave
+          </Button>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function WaveCard({ wave, index }: { wave: Wave; index: number }) {
+  const { draft, change, checked, latest } = usePlan();
+  const set = (edit: Partial<Wave>) => change((d) => ({ ...d, waves: (d.waves ?? []).map((w, i) => (i === index ? { ...w, ...edit } : w)) }));
+  const timeIssue = issueAt(checked, ["gathering", "waves", index, "time"], "Serving time");
+  const empty = wave.items.length === 0;
+  return (
+    <Paper component="section" aria-label={wave.name} sx={{ p: 2, borderLeft: `4px solid ${COLOUR.ember}` }}>
+      <Box sx={{ display: "flex", alignItems: "flex-start", gap: 1.5, mb: 1 }}>
+        <TextField type="time" value={wave.time} onChange={(e) => set({ time: e.target.value })} error={timeIssue !== undefined} helperText={timeIssue} slotProps={{ htmlInput: { "aria-label": `Time of ${wave.name}` } }} sx={{ width: timeIssue ? 280 : 118 }} />
+        <TextField value={wave.name} onChange={(e) => set({ name: e.target.value })} slotProps={{ htmlInput: { "aria-label": `Name of wave ${index + 1}` } }} sx={{ flex: 1, "& input": { fontWeight: 640 } }} />
+        <AddItem taken={wave.items.map((i) => i.recipe)} onAdd={(recipe) => set({ items: [...wave.items, { recipe }] })} />
+        {((draft.waves ?? []).length > 1 || (draft.freezer ?? []).length > 0) && empty && (
+          <IconButton aria-label={`Remove ${wave.name}`} onClick={() => change((d) => ({ ...d, waves: (d.waves ?? []).filter((_, i) => i !== index) }))}>
+            <DeleteOutline fontSize="small" />
+          </IconButton>
+        )}
+      </Box>
+      {empty ? (
+        <Typography color="text.secondary">Nothing is served yet. Add an item and its pieces follow from the guests.</Typography>
+      ) : (
+        wave.items.map((entry, i) => (
+          <DemandLine
+            key={entry.recipe}
+            recipe={entry.recipe}
+            choices={entry.choices}
+            row={latest && demandRow(latest.quantities, wave.id, entry.recipe)}
+            asked={entry.pieces}
+            fromGuests
+            error={issueAt(checked, ["gathering", "waves", index, "items", i, "pieces"], "Pieces")}
+            onAsk={(pieces) => set({ items: wave.items.map((e, k) => (k === i ? { ...e, pieces } : e)) })}
+            onRemove={() => set({ items: wave.items.filter((_, k) => k !== i) })}
+          />
+        ))
+      )}
+    </Paper>
+  );
+}
+
+function FreezerCard() {
+  const { draft, change, checked, latest } = usePlan();
+  const frozen = draft.freezer ?? [];
+  const set = (list: Frozen[]) => change((d) => ({ ...d, freezer: list }));
+  const last = frozen.at(-1);
+  return (
+    <Paper component="section" aria-label="For the freezer" sx={{ p: 2, borderLeft: `4px solid ${COLOUR.tide}` }}>
+      <Box sx={{ display: "flex", alignItems: "center", mb: 1 }}>
+        <Typography variant="h2">For the freezer</Typography>
+        <Box sx={{ ml: "auto" }}>
+          <AddItem taken={frozen.map((f) => f.recipe)} onAdd={(recipe) => set([...frozen, { recipe, pieces: 12, by: last?.by ?? { day: 0, time: "20:00" } }])} />
+        </Box>
+      </Box>
+      {frozen.length === 0 && <Typography color="text.secondary">Nothing yet. What is added here shares dough and hands with the waves.</Typography>}
+      {frozen.map((entry, i) => (
+        <DemandLine
+          key={entry.recipe}
+          recipe={entry.recipe}
+          choices={entry.choices}
+          row={latest && demandRow(latest.quantities, "freezer", entry.recipe)}
+          asked={entry.pieces}
+          note={`bagged by ${entry.by.time}${entry.by.day === 0 ? "" : ` on day ${entry.by.day > 0 ? "+" : "−"}${Math.abs(entry.by.day)}`}`}
+          error={issueAt(checked, ["gathering", "freezer", i, "pieces"], "Pieces")}
+          onAsk={(pieces) => set(frozen.map((e, k) => (k === i ? { ...e, pieces: pieces ?? NaN, split: undefined } : e)))}
+          onRemove={() => set(frozen.filter((_, k) => k !== i))}
+        />
+      ))}
+    </Paper>
+  );
+}
+
+interface LineProps {
+  readonly recipe: string;
+  readonly choices?: Record<string, string>;
+  readonly row: DemandRow | undefined;
+  readonly asked: number | undefined;
+  readonly fromGuests?: boolean;
+  readonly note?: string;
+  readonly error?: string;
+  readonly onAsk: (pieces: number | undefined) => void;
+  readonly onRemove: () => void;
+}
+
+/** One item: how many, why so many, and what that weighs. */
+function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAsk, onRemove }: LineProps) {
+  const { source } = usePlan();
+  const order = itemOrder(source.items);
+  const item = source.items.find((i) => i.id === recipe);
+  if (!item) return null;
+  const options = item.schools.flatMap((school) => school.options.filter((o) => o.id === choices?.[school.id] && !o.default).map((o) => o.name.toLowerCase()));
+  return (
+    <Box
+      data-testid={`line-${recipe}`}
+      sx={{ display: "grid", gridTemplateColumns: { xs: "30px 1fr auto", md: "30px minmax(150px, 1fr) 74px 150px 190px 34px" }, columnGap: 1.5, rowGap: 0.5, alignItems: "center", py: 1, borderTop: `1px solid ${COLOUR.line}` }}
+    >
+      <Monogram name={item.name} tone={toneOf(order.get(recipe) ?? 0)} />
+      <Box sx={{ minWidth: 0 }}>
+        <Box sx={{ fontWeight: 600 }}>{item.name}</Box>
+        {options.length > 0 && <Typography variant="caption">{options.join(", ")}</Typography>}
+      </Box>
+      <Box sx={{ textAlign: "right", lineHeight: 1.1 }}>
+        <Box component="span" data-testid="pieces" sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.5rem", fontWeight: 560 }}>
+          {row?.pieces ?? "–"}
+        </Box>
+        <Typography variant="caption" sx={{ display: "block" }}>
+          pieces
+        </Typography>
+      </Box>
+      <NumberField label={`Pieces of ${item.name} asked for`} value={asked} onChange={onAsk} error={error} placeholder={fromGuests ? "from guests" : "pieces"} width={118} quiet />
+      <Box sx={{ fontSize: "0.82rem", color: COLOUR.soft, gridColumn: { xs: "2 / -1", md: "auto" } }}>
+        {row && (
+          <>
+            <Box data-testid="weights" sx={{ color: COLOUR.ink }}>
+              {row.doughG > 0 && `dough ${weightText(row.doughG)}`}
+              {row.fillingG > 0 && ` · filling ${weightText(row.fillingG)}`}
+            </Box>
+            <Box>{[row.needed !== null && row.needed !== row.pieces ? `${row.needed} needed` : "", row.loads, note ?? ""].filter(Boolean).join(" · ")}</Box>
+          </>
+        )}
+      </Box>
+      <IconButton aria-label={`Remove ${item.name}`} onClick={onRemove} size="small">
+        <DeleteOutline fontSize="small" />
+      </IconButton>
+    </Box>
+  );
+}
+
+function AddItem({ taken, onAdd }: { taken: readonly string[]; onAdd: (recipe: string) => void }) {
+  const { source } = usePlan();
+  const left = source.items.filter((item) => !taken.includes(item.id));
+  if (left.length === 0) return null;
+  return (
+    <TextField select value="" onChange={(e) => onAdd(e.target.value)} slotProps={{ select: { displayEmpty: true, renderValue: () => "Add an item" }, htmlInput: { "aria-label": "Add an item" } }} sx={{ width: 136 }}>
+      {left.map((item) => (
+        <MenuItem key={item.id} value={item.id}>
+          {item.name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

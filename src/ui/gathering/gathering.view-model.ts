@@ -1,0 +1,68 @@
+import type { Quantities } from "@/core/plan/make-plan";
+import type { Item } from "@/core/plan/item";
+import { carrierText } from "@/core/plan/words";
+
+/** What one item of a wave or of the freezer comes to. */
+export interface DemandRow {
+  readonly pieces: number;
+  readonly needed: number | null;
+  readonly doughG: number;
+  readonly fillingG: number;
+  /** "1 oven load · 3 trays", or what is done ahead. */
+  readonly loads: string;
+}
+
+const CHAMBER_WORD: Readonly<Record<string, string>> = { oven: "oven", steamer: "steamer", fryer: "fryer", "lidded-pan": "pan" };
+
+/** Row for an item in a wave (its id) or in the freezer ("freezer"); undefined while it has no pieces. */
+export function demandRow(q: Quantities, target: string, recipe: string): DemandRow | undefined {
+  const own = q.pieces.filter((count) => count.for === target && count.item === recipe);
+  if (own.length === 0) return undefined;
+  const pieces = own.reduce((sum, count) => sum + count.pieces, 0);
+  const all = q.pieces.filter((count) => count.item === recipe).reduce((sum, count) => sum + count.pieces, 0);
+  const weighed = (part: string) => q.batches.filter((b) => b.item === recipe && b.part === part).reduce((sum, b) => sum + b.totalG, 0);
+  return {
+    pieces,
+    needed: q.headcount.counts.find((count) => count.wave === target && count.recipe === recipe)?.needed ?? null,
+    doughG: (weighed("dough") * pieces) / all,
+    fillingG: (weighed("filling") * pieces) / all,
+    loads: loadsText(q, target, recipe),
+  };
+}
+
+function loadsText(q: Quantities, target: string, recipe: string): string {
+  const works = q.expansion.workload.works.filter((work) => !work.shared && work.item.id === recipe && work.demands[0].for === target);
+  const parts: string[] = [];
+  const chambers = new Map<string, number>();
+  for (const work of works) if (work.chamber && !work.step.rest) chambers.set(work.chamber, (chambers.get(work.chamber) ?? 0) + 1);
+  for (const [chamber, n] of chambers) parts.push(`${n} ${CHAMBER_WORD[chamber]} ${n === 1 ? "load" : "loads"}`);
+  const carried = works.filter((work) => work.carrier && work.carriers === 1);
+  const step = carried.at(-1)?.step.id;
+  const lots = carried.filter((work) => work.step.id === step);
+  if (lots.length > 0) parts.push(carrierText(lots[0].carrier!, lots.length));
+  const demand = q.demands.find((d) => d.for === target && d.item.id === recipe);
+  if (demand && demand.done.size > 0) parts.push(demand.steps.length <= 3 ? "mostly done ahead" : "partly done ahead");
+  return parts.join(" · ");
+}
+
+/** Grams as short as they are useful: "860 g", "2.16 kg". */
+export const weightText = (grams: number): string => (grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${Math.round(grams)} g`);
+
+/** Splits a new total over groups in proportion to what they were, largest remainder first. */
+export function spreadTotal(counts: readonly number[], total: number): number[] {
+  const sum = counts.reduce((a, b) => a + b, 0);
+  if (sum <= 0) return counts.map((_, i) => (i === 0 ? total : 0));
+  const exact = counts.map((count) => (count * total) / sum);
+  const whole = exact.map(Math.floor);
+  let rest = total - whole.reduce((a, b) => a + b, 0);
+  for (const i of exact.map((_, i) => i).sort((a, b) => exact[b] - whole[b] - (exact[a] - whole[a]) || counts[b] - counts[a] || a - b)) {
+    if (rest <= 0) break;
+    whole[i]++;
+    rest--;
+  }
+  return whole;
+}
+
+/** Place of each item in the cook's list, for its tone. */
+export const itemOrder = (items: readonly Item[]): ReadonlyMap<string, number> => new Map(items.map((item, i) => [item.id, i]));
+

@@ -1,0 +1,38 @@
+"use client";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+
+interface Props {
+  readonly label: string;
+  readonly value: number | undefined;
+  readonly onChange: (value: number | undefined) => void;
+  /** Sentence for a value that cannot be; shown below the field. */
+  readonly error?: string;
+  readonly placeholder?: string;
+  readonly width?: number;
+  /** The label is read out but not shown: the column says it already. */
+  readonly quiet?: boolean;
+}
+
+/** A whole number that keeps what is typed, right or wrong; empty means "not given". */
+export function NumberField({ label, value, onChange, error, placeholder, width = 84, quiet }: Props) {
+  const [typed, setTyped] = useState<string | undefined>(undefined);
+  const shown = typed ?? (value === undefined ? "" : String(value));
+  return (
+    <TextField
+      label={quiet ? undefined : label}
+      value={shown}
+      placeholder={placeholder}
+      onChange={(event) => {
+        const text = event.target.value;
+        setTyped(text);
+        onChange(text.trim() === "" ? undefined : Number(text));
+      }}
+      onBlur={() => setTyped((text) => (text !== undefined && Number.isNaN(Number(text)) ? text : undefined))}
+      error={error !== undefined}
+      helperText={error}
+      sx={{ width: error ? 260 : width }}
+      slotProps={{ htmlInput: { inputMode: "numeric", "aria-label": quiet ? label : undefined, style: { textAlign: "right" } } }}
+    />
+  );
+}

@@ -1,0 +1,180 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import LinearProgress from "@mui/material/LinearProgress";
+import Typography from "@mui/material/Typography";
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import type { ReactNode } from "react";
+import { lengthText } from "@/core/shared/clock";
+import { Banner } from "../kit/Banner";
+import { COLOUR } from "../theme/tokens";
+import { guestTotal } from "./plan-state";
+import { dayText, momentText, summarise, targetsOf } from "./plan-summary";
+import { usePlan, type Saving, type Work } from "./PlanProvider";
+
+const VIEWS = [
+  { path: "", name: "Gathering" },
+  { path: "/quantities", name: "Quantities" },
+  { path: "/timeline", name: "Timeline" },
+] as const;
+
+const SAVING: Readonly<Record<Saving, string>> = { saved: "Saved", saving: "Saving …", "not-saved": "Not saved: the form is kept here", invalid: "Not saved yet: a field needs you" };
+
+/** The frame of every view of one gathering: where you are, what the day comes to, and whether it can be done. */
+export function GatheringShell({ id, children }: { id: string; children: ReactNode }) {
+  const path = usePathname();
+  const { draft, saving, latest } = usePlan();
+  const base = `/g/${id}`;
+  return (
+    <Box sx={{ minHeight: "100vh", display: "flex", flexDirection: "column" }}>
+      <Box component="header" sx={{ background: COLOUR.tideDeep, color: "#fff", px: { xs: 2, md: 4 }, pt: 1.5 }}>
+        <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap" }}>
+          <Box component={Link} href="/" sx={{ color: "#bfe0dc", textDecoration: "none", fontWeight: 600, fontSize: "0.875rem", py: 1 }}>
+            Unisynth
+          </Box>
+          <Typography variant="h1" sx={{ flex: "none" }}>
+            {draft.name || "Unnamed gathering"}
+          </Typography>
+          <Box sx={{ color: "#cfe3e0", fontSize: "0.875rem" }}>{latest && whenText(latest.quantities.days.date, latest.request.kitchen.name)}</Box>
+          <Box role="status" sx={{ ml: "auto", fontSize: "0.8rem", color: "#cfe3e0" }}>
+            {SAVING[saving]}
+          </Box>
+        </Box>
+        <Box component="nav" aria-label="Views" sx={{ display: "flex", gap: 0.5, mt: 1 }}>
+          {VIEWS.map((view) => {
+            const here = path === base + view.path;
+            return (
+              <Box
+                key={view.name}
+                component={Link}
+                href={base + view.path}
+                aria-current={here ? "page" : undefined}
+                sx={{
+                  px: 2.5,
+                  py: 1.25,
+                  color: here ? COLOUR.ink : "#e4f1ef",
+                  background: here ? COLOUR.page : "transparent",
+                  borderRadius: "4px 4px 0 0",
+                  textDecoration: "none",
+                  fontWeight: 600,
+                  "&:hover": { background: here ? COLOUR.page : "rgba(255,255,255,0.12)" },
+                  "&:focus-visible": { outline: "2px solid #fff", outlineOffset: -3 },
+                }}
+              >
+                {view.name}
+              </Box>
+            );
+          })}
+        </Box>
+      </Box>
+      <AnswerStrip />
+      <Box component="main" sx={{ flex: 1, px: { xs: 2, md: 4 }, pb: 4, minWidth: 0 }}>
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+const whenText = (date: string, kitchen: string): string => `${dayText(date, 0)} · ${kitchen}`;
+
+/** What the day comes to, before any detail: when it begins, how the hands are used, when it is served; and a plain no. */
+function AnswerStrip() {
+  const { good, stale, work, checked, stop } = usePlan();
+  const summary = good && summarise(good.plan, good.request);
+  const targets = good ? targetsOf(good.request) : [];
+  const goal = targets[0];
+  return (
+    <Box sx={{ px: { xs: 2, md: 4 }, py: 1.5, display: "flex", flexDirection: "column", gap: 1 }}>
+      {summary && good && (
+        <Box component="section" aria-label="The day in short" sx={{ display: "flex", flexWrap: "wrap", columnGap: 4, rowGap: 0.5, alignItems: "baseline", opacity: stale && work.kind !== "refused" ? 0.6 : 1 }}>
+          <Fact label="Hands on from" testId="first-start">
+            {momentText(good.plan.origin, summary.firstStart, summary.severalDays)}
+            {goal && <Soft> {lengthText(goal.minute - summary.firstStart)} before {goal.name.toLowerCase()}</Soft>}
+          </Fact>
+          {targets.map((target) => (
+            <Fact key={target.id} label={target.name}>
+              {momentText(good.plan.origin, target.minute, summary.severalDays)}
+            </Fact>
+          ))}
+          <Fact label="Hands busy">
+            {summary.cooks
+              .filter((cook) => cook.there > 0)
+              .map((cook) => `${cook.name} ${Math.round((100 * cook.busy) / cook.there)} %`)
+              .join(" · ")}
+          </Fact>
+          <WorkState work={work} stale={stale} onStop={stop} />
+        </Box>
+      )}
+      {!summary && <WorkState work={work} stale={stale} onStop={stop} />}
+      {work.kind === "refused" && (
+        <Banner kind="refused" role="alert" title="This does not fit the kitchen and its hours">
+          {work.why.map((line) => (
+            <div key={line}>{line}</div>
+          ))}
+          {good && <div>The plan shown is the last one that works{guestsOf(good.request.gathering)}.</div>}
+        </Banner>
+      )}
+      {!checked.ok && <Banner kind="caution" title="A field needs you; the plan waits">{checked.issues.length === 1 ? "It is marked below." : `${checked.issues.length} fields are marked below.`}</Banner>}
+      {good?.plan.notes.map((note) => (
+        <Banner key={note.code + note.about.join()} kind="caution">
+          {note.text}
+        </Banner>
+      ))}
+    </Box>
+  );
+}
+
+const guestsOf = (gathering: Parameters<typeof guestTotal>[0]): string => {
+  const total = guestTotal(gathering);
+  return total > 0 ? `, for ${total} guests` : "";
+};
+
+function Fact({ label, children, testId }: { label: string; children: ReactNode; testId?: string }) {
+  return (
+    <Box>
+      <Box component="span" sx={{ color: COLOUR.soft, fontSize: "0.8rem", mr: 0.75 }}>
+        {label}
+      </Box>
+      <Box component="span" data-testid={testId} sx={{ fontWeight: 650 }}>
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+const Soft = ({ children }: { children: ReactNode }) => (
+  <Box component="span" sx={{ color: COLOUR.soft, fontWeight: 400 }}>
+    {children}
+  </Box>
+);
+
+/** What the planner is doing, in words; a bar while it has no answer yet. */
+function WorkState({ work, stale, onStop }: { work: Work; stale: boolean; onStop: () => void }) {
+  const progress = "progress" in work ? work.progress : undefined;
+  const text =
+    work.kind === "searching"
+      ? `Looking for a timetable${progress ? `: ${progress.placed} of ${progress.tasks} tasks have a place` : " …"}`
+      : work.kind === "improving"
+        ? "The plan fits; making it fresher and shorter …"
+        : work.kind === "refused"
+          ? "No plan for this"
+          : stale
+            ? "Waiting for the form"
+            : "The plan fits";
+  return (
+    <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1.5, minHeight: 36 }}>
+      {work.kind === "searching" && (
+        <LinearProgress aria-label="Looking for a timetable" variant={progress ? "determinate" : "indeterminate"} value={progress ? (100 * progress.placed) / progress.tasks : undefined} sx={{ width: 120 }} />
+      )}
+      <Box role="status" data-testid="plan-state" sx={{ fontWeight: 600, color: work.kind === "refused" ? COLOUR.ember : stale || work.kind !== "idle" ? COLOUR.soft : COLOUR.fits }}>
+        {text}
+      </Box>
+      {(work.kind === "searching" || work.kind === "improving") && (
+        <Button size="small" variant="outlined" onClick={onStop}>
+          {work.kind === "improving" ? "Good enough" : "Stop"}
+        </Button>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,139 @@
+"use client";
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import type { Plan } from "@/core/plan/plan";
+import type { PlanRequest } from "@/core/plan/request";
+import type { Progress } from "@/core/schedule/solve";
+import { runPlan } from "@/workers/plan.client";
+import { checkDraft, planKey, type Checked, type Draft, type Source } from "./plan-state";
+
+export interface GoodPlan {
+  readonly request: PlanRequest;
+  readonly plan: Plan;
+}
+
+export type Work =
+  | { readonly kind: "idle" }
+  | { readonly kind: "searching"; readonly progress?: Progress }
+  | { readonly kind: "improving"; readonly progress?: Progress }
+  | { readonly kind: "refused"; readonly why: readonly string[] };
+
+export type Saving = "saved" | "saving" | "not-saved" | "invalid";
+
+interface PlanContextValue {
+  readonly source: Source;
+  readonly draft: Draft;
+  readonly change: (edit: (draft: Draft) => Draft) => void;
+  readonly checked: Checked;
+  /** Quantities of the last draft that was right. */
+  readonly latest: Extract<Checked, { ok: true }> | undefined;
+  readonly good: GoodPlan | undefined;
+  /** True while the plan shown belongs to another state of the form. */
+  readonly stale: boolean;
+  readonly work: Work;
+  readonly saving: Saving;
+  readonly stop: () => void;
+}
+
+const PlanContext = createContext<PlanContextValue | undefined>(undefined);
+
+export function usePlan(): PlanContextValue {
+  const value = useContext(PlanContext);
+  if (!value) throw new Error("usePlan needs a PlanProvider");
+  return value;
+}
+
+/** Typing pauses this long before a plan is looked for, ms. */
+const PAUSE_MS = 350;
+
+interface Props {
+  readonly source: Source;
+  readonly initial: Draft;
+  readonly stored: GoodPlan | undefined;
+  readonly saveGathering: (draft: Draft) => Promise<{ ok: boolean }>;
+  readonly savePlan: (good: GoodPlan) => Promise<{ ok: boolean }>;
+  readonly children: ReactNode;
+}
+
+/** Holds the form, its checked request, the quantities and the last good plan for all views of one gathering. */
+export function PlanProvider({ source, initial, stored, saveGathering, savePlan, children }: Props) {
+  const [draft, setDraft] = useState(initial);
+  const [good, setGood] = useState(stored);
+  const [work, setWork] = useState<Work>({ kind: "idle" });
+  const [saving, setSaving] = useState<Saving>("saved");
+  const run = useRef<{ cancel: () => void } | undefined>(undefined);
+  const firstPass = useRef(true);
+
+  const checked = useMemo(() => checkDraft(draft, source), [draft, source]);
+  const [latest, setLatest] = useState(checked.ok ? checked : undefined);
+  if (checked.ok && latest !== checked) setLatest(checked);
+
+  const change = useCallback((edit: (draft: Draft) => Draft) => setDraft(edit), []);
+  const stop = useCallback(() => {
+    run.current?.cancel();
+    run.current = undefined;
+    setWork({ kind: "idle" });
+    // What was found before the cook said "good enough" is the plan.
+    if (good) void savePlan(good);
+  }, [good, savePlan]);
+
+  useEffect(() => {
+    const first = firstPass.current;
+    firstPass.current = false;
+    if (first) return;
+    const timer = setTimeout(() => {
+      if (!checked.ok) return setSaving("invalid");
+      setSaving("saving");
+      saveGathering(draft).then(
+        ({ ok }) => setSaving(ok ? "saved" : "not-saved"),
+        () => setSaving("not-saved"),
+      );
+    }, PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [draft, checked, saveGathering]);
+
+  const goodKey = useMemo(() => (good ? planKey(good.request) : ""), [good]);
+  const wantedKey = useMemo(() => (checked.ok ? planKey(checked.request) : ""), [checked]);
+  const runKey = useRef("");
+
+  useEffect(() => {
+    if (!checked.ok || wantedKey === runKey.current) return;
+    if (runKey.current === "" && wantedKey === goodKey) {
+      runKey.current = wantedKey;
+      return;
+    }
+    run.current?.cancel();
+    const { request } = checked;
+    const timer = setTimeout(() => {
+      runKey.current = wantedKey;
+      setWork({ kind: "searching" });
+      const mine = runPlan(request, {
+        better(plan) {
+          if (run.current !== mine) return;
+          setGood({ request, plan });
+          setWork({ kind: "improving" });
+        },
+        progress(progress) {
+          if (run.current === mine) setWork((now) => (now.kind === "searching" || now.kind === "improving" ? { ...now, progress } : now));
+        },
+      });
+      run.current = mine;
+      mine.done.then((plan) => {
+        if (run.current !== mine) return;
+        run.current = undefined;
+        if (plan.solution.status === "infeasible") return setWork({ kind: "refused", why: plan.solution.why });
+        setGood({ request, plan });
+        setWork({ kind: "idle" });
+        void savePlan({ request, plan });
+      });
+    }, PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [checked, wantedKey, goodKey, savePlan]);
+
+  useEffect(() => () => run.current?.cancel(), []);
+
+  const value = useMemo(
+    () => ({ source, draft, change, checked, latest, good, stale: goodKey !== wantedKey, work, saving, stop }),
+    [source, draft, change, checked, latest, good, goodKey, wantedKey, work, saving, stop],
+  );
+  return <PlanContext.Provider value={value}>{children}</PlanContext.Provider>;
+}

@@ -1,0 +1,46 @@
+import type { Issue } from "@/core/shared/issue";
+import { parseRequest, quantitiesOf, type Quantities } from "@/core/plan/make-plan";
+import type { Item } from "@/core/plan/item";
+import type { Gathering, GatheringInput, Kitchen, PlanRequest } from "@/core/plan/request";
+
+/** Most seconds a plan is looked for and improved in the browser. */
+export const PLAN_SECONDS = 20;
+
+/** A gathering as it stands in the form: numbers may be empty or absurd while they are typed. */
+export type Draft = GatheringInput;
+
+export interface Source {
+  readonly items: readonly Item[];
+  readonly kitchen: Kitchen;
+  /** yyyy-mm-dd */
+  readonly today: string;
+}
+
+/** The ids of the items that a draft names. */
+const named = (draft: Draft): Set<string> =>
+  new Set([...(draft.waves ?? []).flatMap((wave) => wave.items.map((i) => i.recipe)), ...(draft.freezer ?? []).map((i) => i.recipe)]);
+
+/** The plan request for a draft: only the items it names, the kitchen, today. */
+export function requestOf(draft: Draft, { items, kitchen, today }: Source) {
+  const wanted = named(draft);
+  const doneAhead = (draft.doneAhead ?? []).filter((a) => wanted.has(a.recipe));
+  const used = items.filter((item) => wanted.has(item.id));
+  return { format: "unisynth-request/1" as const, today, items: used.length > 0 ? used : items.slice(0, 1), kitchen, gathering: { ...draft, doneAhead }, solve: { seconds: PLAN_SECONDS, seed: 1 } };
+}
+
+export type Checked =
+  | { readonly ok: true; readonly request: PlanRequest; readonly quantities: Quantities }
+  | { readonly ok: false; readonly issues: readonly Issue[] };
+
+/** Checks a draft and computes everything that needs no timetable. */
+export function checkDraft(draft: Draft, source: Source): Checked {
+  const parsed = parseRequest(requestOf(draft, source));
+  if (!parsed.ok) return { ok: false, issues: parsed.issues };
+  return { ok: true, request: parsed.value, quantities: quantitiesOf(parsed.value) };
+}
+
+/** What a plan depends on, as a text to compare: the same text, the same plan. */
+export const planKey = (request: Pick<PlanRequest, "today" | "gathering" | "kitchen" | "items">): string =>
+  JSON.stringify([request.today, request.gathering, request.kitchen, request.items]);
+
+export const guestTotal = (gathering: Pick<Gathering, "guests">): number => gathering.guests.reduce((sum, g) => sum + g.count, 0);

@@ -1,0 +1,50 @@
+/** The colours of the product and what each is for; see docs/design-notes.md. */
+export const COLOUR = {
+  /** Page: flour on a table, slightly grey so that white cards lift. */
+  page: "#eef0ec",
+  card: "#ffffff",
+  ink: "#1c2628",
+  soft: "#4d5b5d",
+  line: "#c9d0cb",
+  /** What can be pressed, and where you are. */
+  tide: "#155e63",
+  tideDeep: "#0e4347",
+  tideMist: "#e0eeec",
+  /** Serving and heat: what everything runs towards. */
+  ember: "#b03a12",
+  emberMist: "#fbe9e1",
+  caution: "#7a4b00",
+  cautionMist: "#fdf0d4",
+  fits: "#2b6a34",
+  fitsMist: "#e3f1e2",
+} as const;
+
+export interface Tone {
+  /** Ground of passive time. */
+  readonly mist: string;
+  /** Ground of hands-on time, under white text. */
+  readonly deep: string;
+}
+
+/** One tone an item, far enough apart in lightness order too; the two letters beside it carry the meaning without colour. */
+const TONES: readonly Tone[] = [
+  { mist: "#f3e3c3", deep: "#8a5a14" },
+  { mist: "#f5d6cc", deep: "#a33d24" },
+  { mist: "#d5e6f0", deep: "#2a6288" },
+  { mist: "#dcebd2", deep: "#46702a" },
+  { mist: "#ead9ee", deep: "#754188" },
+  { mist: "#f6d5e0", deep: "#a02f5c" },
+  { mist: "#d3ebe5", deep: "#1f6f60" },
+  { mist: "#e6ddd2", deep: "#6b4a33" },
+  { mist: "#dbdcf3", deep: "#4a4ba0" },
+];
+
+/** The tone of the item at this place in the plan's list of items. */
+export const toneOf = (index: number): Tone => TONES[((index % TONES.length) + TONES.length) % TONES.length];
+
+/** Two letters for an item, so that blocks can be told apart without colour: "Bow-seat buns" gives "BB". */
+export function monogram(name: string): string {
+  const words = name.split(/[\s]+/).filter(Boolean);
+  const letters = words.length > 1 ? words[0][0] + words[words.length - 1][0] : name.slice(0, 2);
+  return letters.toUpperCase();
+}

@@ -1,0 +1,165 @@
+import Box from "@mui/material/Box";
+import type { ReactNode } from "react";
+import { COLOUR, monogram, toneOf, type Tone } from "../theme/tokens";
+import type { TimeScale } from "./scale";
+import type { Block, Lane } from "./timeline.view-model";
+
+const HATCH = (line: string, ground: string) => `repeating-linear-gradient(135deg, ${ground} 0 4px, ${line} 4px 5px)`;
+
+/** How a block is drawn: solid for hands, hatched for what runs by itself, dotted for what waits. Colour only says which item. */
+function paint(kind: Block["kind"], tone: Tone) {
+  if (kind === "hands" || kind === "tend") return { background: tone.deep, color: "#fff", border: `1px solid ${tone.deep}` };
+  if (kind === "passive") return { background: HATCH(`${tone.deep}38`, tone.mist), color: COLOUR.ink, border: `1px solid ${tone.deep}` };
+  return { background: "#fff", color: COLOUR.soft, border: `1px dotted ${tone.deep}` };
+}
+
+interface Props {
+  readonly lane: Lane;
+  readonly heading?: string;
+  readonly scale: TimeScale;
+  readonly labelWidth: number;
+  readonly toneIndex: ReadonlyMap<string, number>;
+  readonly nameOf: (item: string) => string;
+  readonly selected: string | undefined;
+  readonly onSelect: (task: string) => void;
+  readonly timeText: (block: Block) => string;
+}
+
+const rowHeight = (lane: Lane): number => (lane.group === "Hands" ? 30 : lane.group === "Resting and waiting" ? 17 : 0);
+
+function laneHeight(lane: Lane): number {
+  if (lane.units === undefined) return lane.rows * rowHeight(lane) + 6;
+  return lane.group === "Heat" ? Math.max(30, Math.min(66, lane.units * 20)) + 8 : Math.max(26, Math.min(48, lane.units * 11)) + 6;
+}
+
+export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, selected, onSelect, timeText }: Props) {
+  const height = laneHeight(lane);
+  return (
+    <>
+      {heading && (
+        <Box sx={{ background: COLOUR.page, borderBottom: `1px solid ${COLOUR.line}`, position: "relative", zIndex: 3 }}>
+          <Box sx={{ position: "sticky", left: 0, width: "max-content", pl: 1.5, fontSize: "0.72rem", fontWeight: 650, color: COLOUR.soft, lineHeight: "20px" }}>{heading}</Box>
+        </Box>
+      )}
+      <Box data-lane={lane.id} role="group" aria-label={lane.name} sx={{ position: "relative", height, borderBottom: `1px solid ${COLOUR.line}` }}>
+        <Box sx={{ position: "sticky", left: 0, zIndex: 3, width: labelWidth, height: height - 1, pl: 1.5, pr: 0.5, background: COLOUR.card, borderRight: `1px solid ${COLOUR.line}`, display: "flex", flexDirection: "column", justifyContent: "center", overflow: "hidden" }}>
+          <Box sx={{ fontWeight: 600, fontSize: "0.8rem", lineHeight: 1.15, overflowWrap: "anywhere" }}>{lane.name}</Box>
+          {lane.detail && <Box sx={{ fontSize: "0.7rem", color: COLOUR.soft, lineHeight: 1.2 }}>{lane.detail}</Box>}
+        </Box>
+        <Box sx={{ position: "absolute", left: labelWidth, top: 0, height }}>
+          {lane.closed.map(([from, to]) => (
+            <Box key={from} sx={{ position: "absolute", left: scale.x(from), width: Math.max(0, scale.x(to) - scale.x(from)), top: 0, height: height - 1, background: "repeating-linear-gradient(90deg, #e3e6e1 0 2px, #eef0ec 2px 7px)" }} />
+          ))}
+          {lane.changes.map((change) => (
+            <Change key={change.start} {...change} scale={scale} height={height} />
+          ))}
+          {lane.blocks.map((block) => (
+            <BlockButton key={`${block.task}-${block.start}-${block.row}`} block={block} lane={lane} height={height} scale={scale} tone={toneOf(toneIndex.get(block.item) ?? 0)} name={nameOf(block.item)} chosen={block.task === selected} onSelect={onSelect} timeText={timeText(block)} />
+          ))}
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+function Change({ start, end, text, scale, height }: Lane["changes"][number] & { scale: TimeScale; height: number }) {
+  const left = scale.x(start);
+  const width = Math.max(2, scale.x(end) - left);
+  const rises = text.startsWith("heat");
+  return (
+    <Box title={text} sx={{ position: "absolute", left, width, top: 0, height: height - 1, background: rises ? `linear-gradient(to top right, ${COLOUR.emberMist} 50%, transparent 50.5%)` : `linear-gradient(to top left, ${COLOUR.tideMist} 50%, transparent 50.5%)` }}>
+      <Box sx={{ position: "absolute", right: width + 2, bottom: 2, fontSize: "0.68rem", color: COLOUR.ember, whiteSpace: "nowrap" }}>{text}</Box>
+    </Box>
+  );
+}
+
+interface BlockProps {
+  readonly block: Block;
+  readonly lane: Lane;
+  readonly height: number;
+  readonly scale: TimeScale;
+  readonly tone: Tone;
+  readonly name: string;
+  readonly chosen: boolean;
+  readonly onSelect: (task: string) => void;
+  readonly timeText: string;
+}
+
+function BlockButton({ block, lane, height, scale, tone, name, chosen, onSelect, timeText }: BlockProps) {
+  const left = scale.x(block.start);
+  const width = Math.max(3, scale.x(block.end) - left - 1);
+  const unit = lane.units === undefined ? rowHeight(lane) : (height - 7) / lane.units;
+  const top = lane.units === undefined ? 3 + block.row * unit : height - 4 - (block.row + block.amount) * unit;
+  const boxHeight = lane.units === undefined ? unit - 2 : Math.max(4, unit * block.amount - 1);
+  const letters = monogram(name);
+  const label = width >= 19 ? (width >= 30 + block.text.length * 6 && boxHeight >= 13 ? `${letters} ${block.text}` : letters) : "";
+  const kindText = block.kind === "hands" || block.kind === "tend" ? "hands" : block.kind === "passive" ? "runs by itself" : "waits";
+  return (
+    <>
+      {block.window && <RestWindow window={block.window} scale={scale} top={top} height={boxHeight} tone={tone} />}
+      <Box
+        component="button"
+        type="button"
+        data-block={block.task}
+        data-kind={block.kind}
+        aria-label={`${name}: ${block.text}, ${timeText}, ${kindText}`}
+        aria-pressed={chosen}
+        title={`${name}: ${block.text}\n${timeText}`}
+        onClick={() => onSelect(block.task)}
+        sx={{
+          ...paint(block.kind, tone),
+          position: "absolute",
+          left,
+          top,
+          width,
+          height: boxHeight,
+          p: 0,
+          pl: width >= 19 ? "3px" : 0,
+          borderRadius: "2px",
+          textAlign: "left",
+          font: "inherit",
+          fontSize: boxHeight < 17 ? 10.5 : 11.5,
+          fontWeight: 600,
+          lineHeight: `${Math.min(boxHeight - 2, 26)}px`,
+          overflow: "hidden",
+          whiteSpace: "nowrap",
+          cursor: "pointer",
+          zIndex: chosen ? 2 : 1,
+          outline: chosen ? `2px solid ${COLOUR.ink}` : "none",
+          outlineOffset: 1,
+          "&:focus-visible": { outline: `2px solid ${COLOUR.ink}`, outlineOffset: 1, zIndex: 3 },
+        }}
+      >
+        {label}
+      </Box>
+    </>
+  );
+}
+
+/** From where and to where a rest may end: a bracket behind its bar. */
+function RestWindow({ window: [from, to], scale, top, height, tone }: { window: readonly [number, number]; scale: TimeScale; top: number; height: number; tone: Tone }) {
+  const left = scale.x(from);
+  const right = scale.x(to);
+  if (right - left < 3) return null;
+  return (
+    <Box aria-hidden sx={{ position: "absolute", left, width: right - left, top: top + height / 2 - 1, height: "2px", background: `${tone.deep}88`, "&::before, &::after": { position: "absolute", top: -7, fontSize: 10, color: tone.deep, lineHeight: "16px" }, "&::before": { content: '"▸"', left: -3 }, "&::after": { content: '"◂"', right: -3 } }} />
+  );
+}
+
+const SAMPLE: Tone = { mist: "#e6e9e5", deep: "#4d5b5d" };
+
+/** A sample of each way of drawing, for the line above the timeline. */
+export function Swatch({ kind, children }: { kind: "hands" | "passive" | "wait" | "window" | "closed"; children: ReactNode }) {
+  const look =
+    kind === "window"
+      ? { borderBottom: `2px solid ${SAMPLE.deep}`, height: 7 }
+      : kind === "closed"
+        ? { background: "repeating-linear-gradient(90deg, #d3d8d2 0 2px, #eef0ec 2px 7px)", height: 14 }
+        : { ...paint(kind, SAMPLE), height: 14 };
+  return (
+    <Box component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.75 }}>
+      <Box component="span" aria-hidden sx={{ width: 26, borderRadius: "2px", display: "inline-block", ...look }} />
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,144 @@
+"use client";
+import Box from "@mui/material/Box";
+import IconButton from "@mui/material/IconButton";
+import Paper from "@mui/material/Paper";
+import Typography from "@mui/material/Typography";
+import Close from "@mui/icons-material/CloseOutlined";
+import type { ReactNode } from "react";
+import { clockText, lengthText } from "@/core/shared/clock";
+import { batchesFor, type Batch } from "@/core/plan/batches";
+import type { Step } from "@/core/plan/item";
+import type { Plan } from "@/core/plan/plan";
+import type { PlanRequest } from "@/core/plan/request";
+import { piecesText } from "@/core/plan/words";
+import { Banner } from "../kit/Banner";
+import { Monogram } from "../kit/Monogram";
+import { targetsOf } from "../plan/plan-summary";
+import { COLOUR, toneOf } from "../theme/tokens";
+import { stepOfTask } from "./timeline.view-model";
+
+interface Props {
+  readonly plan: Plan;
+  readonly request: PlanRequest;
+  readonly task: string;
+  readonly toneIndex: ReadonlyMap<string, number>;
+  readonly onClose: () => void;
+  readonly onSelect: (task: string) => void;
+}
+
+const CUE_WORD = { see: "Look", feel: "Feel", hear: "Listen", smell: "Smell" } as const;
+
+/** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
+export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }: Props) {
+  const info = plan.tasks[task];
+  const placed = plan.solution.tasks.find((t) => t.id === task);
+  const problemTask = plan.problem.tasks.find((t) => t.id === task);
+  const item = request.items.find((i) => i.id === info.item);
+  if (!placed || !problemTask || !item) return null;
+  const step = stepOfTask(plan, request, task);
+  const target = targetsOf(request).find((t) => info.for.includes(t.id)) ?? targetsOf(request).find((t) => t.minute >= placed.end);
+  const range = Array.isArray(problemTask.duration) ? problemTask.duration : undefined;
+  const nameOf = (id: string) => request.kitchen.cooks.find((c) => c.id === id)?.name ?? id.replace(/-/g, " ");
+  const takes = [...new Set(placed.taken)].filter((id) => id !== "somebody-about").map(nameOf);
+  const before = problemTask.after.map((link) => link.task).filter((id) => plan.tasks[id]);
+  return (
+    <Paper component="aside" aria-label="Step" sx={{ p: 2, position: { md: "sticky" }, top: 8, maxHeight: { md: "calc(100vh - 24px)" }, overflow: "auto" }}>
+      <Box sx={{ display: "flex", gap: 1.25, alignItems: "flex-start" }}>
+        <Monogram name={item.name} tone={toneOf(toneIndex.get(item.id) ?? 0)} />
+        <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
+          {info.text}
+        </Typography>
+        <IconButton aria-label="Close the step" onClick={onClose} size="small">
+          <Close fontSize="small" />
+        </IconButton>
+      </Box>
+      <Box sx={{ my: 1.25, fontWeight: 650 }}>
+        {clockText(placed.start)} – {clockText(placed.end)} <Soft>({lengthText(placed.end - placed.start)})</Soft>
+        {target && placed.end <= target.minute && (
+          <Box sx={{ fontWeight: 400, color: COLOUR.soft, fontSize: "0.85rem" }}>
+            begins {lengthText(target.minute - placed.start)} before {target.name.toLowerCase()}
+          </Box>
+        )}
+      </Box>
+      {step?.do && <Typography sx={{ mb: 1.25 }}>{step.do}</Typography>}
+      {!step && <Typography sx={{ mb: 1.25 }}>Nothing is done here: the place stays taken until the next step begins.</Typography>}
+      {step?.caution && <Banner kind="caution">{step.caution}</Banner>}
+      <Facts
+        rows={[
+          ["Pieces", piecesText(info.pieces)],
+          ["Takes", takes.join(", ") || "nothing"],
+          range && step?.rest ? ["May end", `${clockText(placed.start + range[0])} to ${clockText(placed.start + range[1])}`] : undefined,
+          step?.rest ? ["Where", `${step.rest.where}, ${step.rest.atC} °C`] : undefined,
+          step?.coreC ? ["Core", `${step.coreC} °C in the thickest piece; local rules come first`] : undefined,
+        ]}
+      />
+      {step && <Cues step={step} />}
+      {step && step.part !== "piece" && <Weights batches={batchesFor(plan.batches, item.id, info.range).filter((b) => b.part === step.part)} />}
+      {before.length > 0 && (
+        <Box sx={{ mt: 1.5 }}>
+          <Typography variant="h3" gutterBottom>
+            Comes after
+          </Typography>
+          {before.map((id) => (
+            <Box key={id} component="button" type="button" onClick={() => onSelect(id)} sx={{ display: "block", width: "100%", textAlign: "left", background: "none", border: 0, p: 0.5, font: "inherit", fontSize: "0.85rem", color: COLOUR.tide, cursor: "pointer", textDecoration: "underline" }}>
+              {plan.tasks[id].text}
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Paper>
+  );
+}
+
+const Soft = ({ children }: { children: ReactNode }) => (
+  <Box component="span" sx={{ color: COLOUR.soft, fontWeight: 400 }}>
+    {children}
+  </Box>
+);
+
+function Facts({ rows }: { rows: readonly (readonly [string, string] | undefined)[] }) {
+  return (
+    <Box component="dl" sx={{ display: "grid", gridTemplateColumns: "76px 1fr", rowGap: 0.5, m: 0, mt: 1.25, fontSize: "0.875rem", "& dd": { m: 0 }, "& dt": { color: COLOUR.soft } }}>
+      {rows.map((row) => row && [<dt key={`${row[0]}-t`}>{row[0]}</dt>, <dd key={`${row[0]}-d`}>{row[1]}</dd>])}
+    </Box>
+  );
+}
+
+function Cues({ step }: { step: Step }) {
+  const cues = Object.entries(step.cue ?? {}).filter(([, text]) => text);
+  if (cues.length === 0) return null;
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <Typography variant="h3" gutterBottom>
+        It is right when
+      </Typography>
+      {cues.map(([sense, text]) => (
+        <Box key={sense} sx={{ fontSize: "0.875rem" }}>
+          <Soft>{CUE_WORD[sense as keyof typeof CUE_WORD]}:</Soft> {text}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Weights({ batches }: { batches: readonly Batch[] }) {
+  if (batches.length === 0) return null;
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <Typography variant="h3" gutterBottom>
+        Weights
+      </Typography>
+      {batches.map((batch) => (
+        <Box key={batch.id} sx={{ mb: 0.75 }}>
+          {batches.length > 1 && <Typography variant="caption">for {piecesText(batch.pieces)}</Typography>}
+          {batch.ingredients.map((line, i) => (
+            <Box key={`${line.id}-${i}`} sx={{ display: "grid", gridTemplateColumns: "70px 1fr", gap: 1, fontSize: "0.85rem" }}>
+              <Box sx={{ textAlign: "right", fontWeight: 600 }}>{line.grams < 20 ? line.grams.toFixed(1) : Math.round(line.grams)} g</Box>
+              <Box>{line.name}</Box>
+            </Box>
+          ))}
+        </Box>
+      ))}
+    </Box>
+  );
+}

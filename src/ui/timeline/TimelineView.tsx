@@ -1,0 +1,118 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ButtonGroup from "@mui/material/ButtonGroup";
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import { clockText } from "@/core/shared/clock";
+import { Empty } from "../kit/Empty";
+import { itemOrder } from "../gathering/gathering.view-model";
+import { usePlan } from "../plan/PlanProvider";
+import { COLOUR } from "../theme/tokens";
+import { Axis, TargetLines } from "./Axis";
+import { LaneRow, Swatch } from "./LaneRow";
+import { timeScale } from "./scale";
+import { StepPanel } from "./StepPanel";
+import { timelineModel } from "./timeline.view-model";
+
+const LABEL_WIDTH = 124;
+const ZOOMS = [
+  { name: "Whole plan", factor: 1 },
+  { name: "Closer", factor: 2 },
+  { name: "Closest", factor: 4 },
+] as const;
+
+/** The one timeline: hands first, then what heats, what is cold and what rests; everything runs towards the waves. */
+export function TimelineView() {
+  const { good, work, source, latest } = usePlan();
+  const [zoom, setZoom] = useState(0);
+  const [selected, setSelected] = useState<string | undefined>(undefined);
+  const [width, setWidth] = useState(1100);
+  const frame = useRef<HTMLDivElement>(null);
+  const model = useMemo(() => (good ? timelineModel(good.plan, good.request) : undefined), [good]);
+  const scale = useMemo(() => model && timeScale(model.busy, { fit: (width - LABEL_WIDTH - 14) * ZOOMS[zoom].factor }), [model, width, zoom]);
+  const order = useMemo(() => itemOrder(source.items), [source.items]);
+
+  useEffect(() => {
+    const element = frame.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => setWidth(Math.max(480, Math.floor(entry.contentRect.width))));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  if (!good || !model || !scale) {
+    const empty = latest && latest.quantities.demands.length === 0;
+    return (
+      <div ref={frame}>
+        <Empty title={empty ? "Nothing to plan yet" : work.kind === "refused" ? "No plan to show" : "Looking for a timetable"}>
+          {empty ? "Add items to a wave or to the freezer on the Gathering page." : work.kind === "refused" ? "What stands in the way is said above. Change the gathering and a new plan is looked for at once." : "The first plan appears here as soon as it is found."}
+        </Empty>
+      </div>
+    );
+  }
+  const chosen = selected && good.plan.tasks[selected] ? selected : undefined;
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: chosen ? { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) 330px" } : "minmax(0, 1fr)", gap: 2, alignItems: "start" }}>
+      <Box ref={frame} sx={{ minWidth: 0 }}>
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center", mb: 1, fontSize: "0.8rem", color: COLOUR.soft }}>
+          <Swatch kind="hands">hands at work</Swatch>
+          <Swatch kind="passive">runs by itself</Swatch>
+          <Swatch kind="wait">waits</Swatch>
+          <Swatch kind="window">a rest may end from ▸ to ◂</Swatch>
+          <Swatch kind="closed">not there</Swatch>
+          <ButtonGroup size="small" sx={{ ml: "auto" }} aria-label="Zoom">
+            {ZOOMS.map(({ name }, i) => (
+              <Button key={name} variant={i === zoom ? "contained" : "outlined"} aria-pressed={i === zoom} onClick={() => setZoom(i)}>
+                {name}
+              </Button>
+            ))}
+          </ButtonGroup>
+        </Box>
+        <Box
+          role="region"
+          aria-label="Timeline"
+          onKeyDown={moveBetweenBlocks}
+          sx={{ overflow: "auto", maxHeight: "calc(100vh - 190px)", border: `1px solid ${COLOUR.line}`, borderRadius: "4px", background: COLOUR.card, overscrollBehavior: "contain" }}
+        >
+          <Box sx={{ position: "relative", width: LABEL_WIDTH + scale.width + 10, minWidth: "100%" }}>
+            <Axis scale={scale} targets={model.targets} origin={good.plan.origin} labelWidth={LABEL_WIDTH} />
+            <TargetLines scale={scale} targets={model.targets} labelWidth={LABEL_WIDTH} />
+            {model.lanes.map((lane, i) => (
+              <LaneRow
+                key={lane.id}
+                lane={lane}
+                heading={i === 0 || model.lanes[i - 1].group !== lane.group ? lane.group : undefined}
+                scale={scale}
+                labelWidth={LABEL_WIDTH}
+                toneIndex={order}
+                nameOf={(item) => source.items.find((x) => x.id === item)?.name ?? item}
+                selected={chosen}
+                onSelect={setSelected}
+                timeText={(block) => `${clockText(block.start)} to ${clockText(block.end)}`}
+              />
+            ))}
+          </Box>
+        </Box>
+      </Box>
+      {chosen && <StepPanel plan={good.plan} request={good.request} task={chosen} toneIndex={order} onClose={() => setSelected(undefined)} onSelect={setSelected} />}
+    </Box>
+  );
+}
+
+/** Arrow keys: left and right along a lane, up and down to the nearest block of the next lane. */
+function moveBetweenBlocks(event: KeyboardEvent<HTMLElement>): void {
+  const current = (event.target as HTMLElement).closest<HTMLElement>("[data-block]");
+  if (!current || !["ArrowLeft", "ArrowRight", "ArrowUp", "ArrowDown"].includes(event.key)) return;
+  event.preventDefault();
+  const lane = current.closest<HTMLElement>("[data-lane]")!;
+  const blocksOf = (element: Element) => [...element.querySelectorAll<HTMLElement>("[data-block]")];
+  const middle = (element: HTMLElement) => element.getBoundingClientRect().left + element.getBoundingClientRect().width / 2;
+  if (event.key === "ArrowLeft" || event.key === "ArrowRight") {
+    const row = blocksOf(lane).sort((a, b) => middle(a) - middle(b));
+    row[row.indexOf(current) + (event.key === "ArrowLeft" ? -1 : 1)]?.focus();
+    return;
+  }
+  const lanes = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-lane]")].filter((l) => l.querySelector("[data-block]"));
+  const next = lanes[lanes.indexOf(lane) + (event.key === "ArrowUp" ? -1 : 1)];
+  if (next) blocksOf(next).reduce((best, block) => (Math.abs(middle(block) - middle(current)) < Math.abs(middle(best) - middle(current)) ? block : best)).focus();
+}
