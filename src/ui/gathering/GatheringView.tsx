@@ -80,7 +80,7 @@ function WaveCard({ wave, index }: { wave: Wave; index: number }) {
   return (
     <Paper component="section" aria-label={wave.name} sx={{ p: 2, borderLeft: `4px solid ${COLOUR.ember}` }}>
       <Box sx={{ display: "flex", alignItems: "flex-start", gap: 1.5, mb: 1 }}>
-        <TextField type="time" value={wave.time} onChange={(e) => set({ time: e.target.value })} error={timeIssue !== undefined} helperText={timeIssue} slotProps={{ htmlInput: { "aria-label": `Time of ${wave.name}` } }} sx={{ width: timeIssue ? 280 : 118 }} />
+        <TextField value={wave.time} onChange={(e) => set({ time: e.target.value })} error={timeIssue !== undefined} helperText={timeIssue} slotProps={{ htmlInput: { "aria-label": `Time of ${wave.name}`, inputMode: "numeric", maxLength: 5 } }} sx={{ width: timeIssue ? 280 : 74, "& input": { fontWeight: 640 } }} />
         <TextField value={wave.name} onChange={(e) => set({ name: e.target.value })} slotProps={{ htmlInput: { "aria-label": `Name of wave ${index + 1}` } }} sx={{ flex: 1, "& input": { fontWeight: 640 } }} />
         <AddItem taken={wave.items.map((i) => i.recipe)} onAdd={(recipe) => set({ items: [...wave.items, { recipe }] })} />
         {((draft.waves ?? []).length > 1 || (draft.freezer ?? []).length > 0) && empty && (
@@ -163,7 +163,7 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAs
   return (
     <Box
       data-testid={`line-${recipe}`}
-      sx={{ display: "grid", gridTemplateColumns: { xs: "30px 1fr auto", md: "30px minmax(150px, 1fr) 74px 150px 190px 34px" }, columnGap: 1.5, rowGap: 0.5, alignItems: "center", py: 1, borderTop: `1px solid ${COLOUR.line}` }}
+      sx={{ display: "grid", gridTemplateColumns: { xs: "30px 1fr auto", md: "30px minmax(140px, 1fr) 60px 112px minmax(200px, 1.3fr) 34px" }, columnGap: 1.5, rowGap: 0.5, alignItems: "center", py: 1, borderTop: `1px solid ${COLOUR.line}` }}
     >
       <Monogram name={item.name} tone={toneOf(order.get(recipe) ?? 0)} />
       <Box sx={{ minWidth: 0 }}>
@@ -178,7 +178,7 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAs
           pieces
         </Typography>
       </Box>
-      <NumberField label={`Pieces of ${item.name} asked for`} value={asked} onChange={onAsk} error={error} placeholder={fromGuests ? "from guests" : "pieces"} width={118} quiet />
+      <NumberField label={`Pieces of ${item.name} asked for`} value={asked} onChange={onAsk} error={error} placeholder={fromGuests ? "from guests" : "pieces"} width={112} quiet />
       <Box sx={{ fontSize: "0.82rem", color: COLOUR.soft, gridColumn: { xs: "2 / -1", md: "auto" } }}>
         {row && (
           <>

@@ -23,7 +23,7 @@ const AGES = [
 ] as const;
 
 const DIETS = [
-  { value: "", label: "eat everything" },
+  { value: "", label: "any food" },
   { value: "vegetarian", label: "vegetarian" },
   { value: "vegan", label: "vegan" },
 ] as const;
@@ -66,14 +66,14 @@ export function GuestsCard() {
         return (
           <Box key={index} sx={{ display: "flex", flexWrap: "wrap", alignItems: "flex-start", gap: 0.75, py: 0.75, borderTop: `1px solid ${COLOUR.line}` }}>
             <NumberField label={`Count of group ${index + 1}`} value={group.count} onChange={(count) => set(index, { count: count ?? NaN })} error={issue} width={58} quiet />
-            <TextField select value={group.age} onChange={(e) => set(index, { age: e.target.value as GuestGroup["age"] })} slotProps={{ htmlInput: { "aria-label": `Age of group ${index + 1}` } }} sx={{ width: 116 }}>
+            <TextField select value={group.age} onChange={(e) => set(index, { age: e.target.value as GuestGroup["age"] })} slotProps={{ htmlInput: { "aria-label": `Age of group ${index + 1}` } }} sx={{ width: 122 }}>
               {AGES.map(({ value, label }) => (
                 <MenuItem key={value} value={value}>
                   {label}
                 </MenuItem>
               ))}
             </TextField>
-            <TextField select value={dietOf(group)} onChange={(e) => set(index, { diet: dietList(e.target.value) })} slotProps={{ htmlInput: { "aria-label": `Diet of group ${index + 1}` }, select: { displayEmpty: true } }} sx={{ width: 132 }}>
+            <TextField select value={dietOf(group)} onChange={(e) => set(index, { diet: dietList(e.target.value) })} slotProps={{ htmlInput: { "aria-label": `Diet of group ${index + 1}` }, select: { displayEmpty: true } }} sx={{ width: 122 }}>
               {DIETS.map(({ value, label }) => (
                 <MenuItem key={value} value={value}>
                   {label}
@@ -86,9 +86,9 @@ export function GuestsCard() {
               onChange={(e) => set(index, { avoid: typeof e.target.value === "string" ? [e.target.value] : (e.target.value as unknown as string[]) })}
               slotProps={{
                 htmlInput: { "aria-label": `What group ${index + 1} avoids` },
-                select: { multiple: true, displayEmpty: true, renderValue: (value) => ((value as string[]).length > 0 ? `no ${(value as string[]).join(", ")}` : "avoid nothing") },
+                select: { multiple: true, displayEmpty: true, renderValue: (value) => ((value as string[]).length > 0 ? `no ${(value as string[]).join(", ")}` : "no allergy") },
               }}
-              sx={{ width: 124 }}
+              sx={{ width: 132 }}
             >
               {avoidable.map((allergen) => (
                 <MenuItem key={allergen} value={allergen}>

@@ -24,7 +24,7 @@ const SAVING: Readonly<Record<Saving, string>> = { saved: "Saved", saving: "Savi
 /** The frame of every view of one gathering: where you are, what the day comes to, and whether it can be done. */
 export function GatheringShell({ id, children }: { id: string; children: ReactNode }) {
   const path = usePathname();
-  const { draft, saving, latest } = usePlan();
+  const { draft, saving, latest, work, stale, stop } = usePlan();
   const base = `/g/${id}`;
   return (
     <Box sx={{ minHeight: "100vh", display: "flex", flexDirection: "column" }}>
@@ -41,7 +41,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
             {SAVING[saving]}
           </Box>
         </Box>
-        <Box component="nav" aria-label="Views" sx={{ display: "flex", gap: 0.5, mt: 1 }}>
+        <Box component="nav" aria-label="Views" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>
           {VIEWS.map((view) => {
             const here = path === base + view.path;
             return (
@@ -66,6 +66,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
               </Box>
             );
           })}
+          <WorkState work={work} stale={stale} onStop={stop} />
         </Box>
       </Box>
       <AnswerStrip />
@@ -80,7 +81,7 @@ const whenText = (date: string, kitchen: string): string => `${dayText(date, 0)}
 
 /** What the day comes to, before any detail: when it begins, how the hands are used, when it is served; and a plain no. */
 function AnswerStrip() {
-  const { good, stale, work, checked, stop } = usePlan();
+  const { good, stale, work, checked } = usePlan();
   const summary = good && summarise(good.plan, good.request);
   const targets = good ? targetsOf(good.request) : [];
   const goal = targets[0];
@@ -103,10 +104,8 @@ function AnswerStrip() {
               .map((cook) => `${cook.name} ${Math.round((100 * cook.busy) / cook.there)} %`)
               .join(" · ")}
           </Fact>
-          <WorkState work={work} stale={stale} onStop={stop} />
         </Box>
       )}
-      {!summary && <WorkState work={work} stale={stale} onStop={stop} />}
       {work.kind === "refused" && (
         <Banner kind="refused" role="alert" title="This does not fit the kitchen and its hours">
           {work.why.map((line) => (
@@ -163,15 +162,15 @@ function WorkState({ work, stale, onStop }: { work: Work; stale: boolean; onStop
             ? "Waiting for the form"
             : "The plan fits";
   return (
-    <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1.5, minHeight: 36 }}>
+    <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1.5, minHeight: 36, fontSize: "0.9rem" }}>
       {work.kind === "searching" && (
         <LinearProgress aria-label="Looking for a timetable" variant={progress ? "determinate" : "indeterminate"} value={progress ? (100 * progress.placed) / progress.tasks : undefined} sx={{ width: 120 }} />
       )}
-      <Box role="status" data-testid="plan-state" sx={{ fontWeight: 600, color: work.kind === "refused" ? COLOUR.ember : stale || work.kind !== "idle" ? COLOUR.soft : COLOUR.fits }}>
+      <Box role="status" data-testid="plan-state" sx={{ fontWeight: 600, color: work.kind === "refused" ? "#ffb199" : stale || work.kind !== "idle" ? "#cfe3e0" : "#b9e6b4" }}>
         {text}
       </Box>
       {(work.kind === "searching" || work.kind === "improving") && (
-        <Button size="small" variant="outlined" onClick={onStop}>
+        <Button size="small" variant="outlined" onClick={onStop} sx={{ color: "#fff", borderColor: "#bfe0dc", minHeight: 32 }}>
           {work.kind === "improving" ? "Good enough" : "Stop"}
         </Button>
       )}

@@ -42,7 +42,9 @@ export const theme = createTheme({
     MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { borderRadius: 4, minHeight: 36 } } },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiTextField: { defaultProps: { size: "small" } },
-    MuiOutlinedInput: { styleOverrides: { root: { backgroundColor: COLOUR.card } } },
+    MuiSelect: { styleOverrides: { select: { fontSize: "0.875rem", paddingLeft: 10 } } },
+    MuiInputBase: { styleOverrides: { input: { fontSize: "0.9rem" } } },
+    MuiOutlinedInput: { styleOverrides: { root: { backgroundColor: COLOUR.card }, input: { paddingLeft: 10, paddingRight: 10 } } },
     MuiTableCell: { styleOverrides: { root: { borderColor: COLOUR.line, padding: "6px 10px" }, head: { color: COLOUR.soft, fontWeight: 600, fontSize: "0.78rem" } } },
   },
 });

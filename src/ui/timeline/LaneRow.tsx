@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import type { ReactNode } from "react";
+import { clockText } from "@/core/shared/clock";
 import { COLOUR, monogram, toneOf, type Tone } from "../theme/tokens";
 import type { TimeScale } from "./scale";
 import type { Block, Lane } from "./timeline.view-model";
@@ -50,8 +51,8 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
           {lane.closed.map(([from, to]) => (
             <Box key={from} sx={{ position: "absolute", left: scale.x(from), width: Math.max(0, scale.x(to) - scale.x(from)), top: 0, height: height - 1, background: "repeating-linear-gradient(90deg, #e3e6e1 0 2px, #eef0ec 2px 7px)" }} />
           ))}
-          {lane.changes.map((change) => (
-            <Change key={change.start} {...change} scale={scale} height={height} />
+          {lane.changes.map((change, i) => (
+            <Change key={change.start} {...change} scale={scale} height={height} named={i === 0} />
           ))}
           {lane.blocks.map((block) => (
             <BlockButton key={`${block.task}-${block.start}-${block.row}`} block={block} lane={lane} height={height} scale={scale} tone={toneOf(toneIndex.get(block.item) ?? 0)} name={nameOf(block.item)} chosen={block.task === selected} onSelect={onSelect} timeText={timeText(block)} />
@@ -62,13 +63,14 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
   );
 }
 
-function Change({ start, end, text, scale, height }: Lane["changes"][number] & { scale: TimeScale; height: number }) {
+/** A wedge for heating up or cooling down; the first one, the switching on, is named beside it. */
+function Change({ start, end, text, scale, height, named }: Lane["changes"][number] & { scale: TimeScale; height: number; named: boolean }) {
   const left = scale.x(start);
   const width = Math.max(2, scale.x(end) - left);
   const rises = text.startsWith("heat");
   return (
-    <Box title={text} sx={{ position: "absolute", left, width, top: 0, height: height - 1, background: rises ? `linear-gradient(to top right, ${COLOUR.emberMist} 50%, transparent 50.5%)` : `linear-gradient(to top left, ${COLOUR.tideMist} 50%, transparent 50.5%)` }}>
-      <Box sx={{ position: "absolute", right: width + 2, bottom: 2, fontSize: "0.68rem", color: COLOUR.ember, whiteSpace: "nowrap" }}>{text}</Box>
+    <Box title={text} sx={{ position: "absolute", left, width, top: 0, height: height - 1, background: rises ? `linear-gradient(to bottom right, transparent 50%, ${COLOUR.emberMist} 50.5%)` : `linear-gradient(to bottom left, transparent 50%, ${COLOUR.tideMist} 50.5%)` }}>
+      {named && <Box sx={{ position: "absolute", right: width + 2, bottom: 2, fontSize: "0.68rem", color: COLOUR.ember, whiteSpace: "nowrap" }}>switch on {clockText(start)}</Box>}
     </Box>
   );
 }
@@ -120,7 +122,7 @@ function BlockButton({ block, lane, height, scale, tone, name, chosen, onSelect,
           font: "inherit",
           fontSize: boxHeight < 17 ? 10.5 : 11.5,
           fontWeight: 600,
-          lineHeight: `${Math.min(boxHeight - 2, 26)}px`,
+          lineHeight: `${block.fill && boxHeight >= 34 ? 17 : Math.min(boxHeight - 2, 26)}px`,
           overflow: "hidden",
           whiteSpace: "nowrap",
           cursor: "pointer",
@@ -131,6 +133,11 @@ function BlockButton({ block, lane, height, scale, tone, name, chosen, onSelect,
         }}
       >
         {label}
+        {block.fill && boxHeight >= 34 && width >= 24 && (
+          <Box component="span" sx={{ display: "block", fontWeight: 500, fontSize: 10.5, lineHeight: "13px", whiteSpace: "normal" }}>
+            {block.fill}
+          </Box>
+        )}
       </Box>
     </>
   );

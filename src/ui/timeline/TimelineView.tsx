@@ -2,13 +2,13 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonGroup from "@mui/material/ButtonGroup";
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import { useEffect, useMemo, useState, type KeyboardEvent } from "react";
 import { clockText } from "@/core/shared/clock";
 import { Empty } from "../kit/Empty";
 import { itemOrder } from "../gathering/gathering.view-model";
 import { usePlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
-import { Axis, TargetLines } from "./Axis";
+import { Axis, Folds, TargetLines } from "./Axis";
 import { LaneRow, Swatch } from "./LaneRow";
 import { timeScale } from "./scale";
 import { StepPanel } from "./StepPanel";
@@ -27,23 +27,22 @@ export function TimelineView() {
   const [zoom, setZoom] = useState(0);
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [width, setWidth] = useState(1100);
-  const frame = useRef<HTMLDivElement>(null);
+  const [frame, setFrame] = useState<HTMLElement | null>(null);
   const model = useMemo(() => (good ? timelineModel(good.plan, good.request) : undefined), [good]);
   const scale = useMemo(() => model && timeScale(model.busy, { fit: (width - LABEL_WIDTH - 14) * ZOOMS[zoom].factor }), [model, width, zoom]);
   const order = useMemo(() => itemOrder(source.items), [source.items]);
 
   useEffect(() => {
-    const element = frame.current;
-    if (!element) return;
+    if (!frame) return;
     const observer = new ResizeObserver(([entry]) => setWidth(Math.max(480, Math.floor(entry.contentRect.width))));
-    observer.observe(element);
+    observer.observe(frame);
     return () => observer.disconnect();
-  }, []);
+  }, [frame]);
 
   if (!good || !model || !scale) {
     const empty = latest && latest.quantities.demands.length === 0;
     return (
-      <div ref={frame}>
+      <div ref={setFrame}>
         <Empty title={empty ? "Nothing to plan yet" : work.kind === "refused" ? "No plan to show" : "Looking for a timetable"}>
           {empty ? "Add items to a wave or to the freezer on the Gathering page." : work.kind === "refused" ? "What stands in the way is said above. Change the gathering and a new plan is looked for at once." : "The first plan appears here as soon as it is found."}
         </Empty>
@@ -53,7 +52,7 @@ export function TimelineView() {
   const chosen = selected && good.plan.tasks[selected] ? selected : undefined;
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: chosen ? { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) 330px" } : "minmax(0, 1fr)", gap: 2, alignItems: "start" }}>
-      <Box ref={frame} sx={{ minWidth: 0 }}>
+      <Box ref={setFrame} sx={{ minWidth: 0 }}>
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center", mb: 1, fontSize: "0.8rem", color: COLOUR.soft }}>
           <Swatch kind="hands">hands at work</Swatch>
           <Swatch kind="passive">runs by itself</Swatch>
@@ -76,6 +75,7 @@ export function TimelineView() {
         >
           <Box sx={{ position: "relative", width: LABEL_WIDTH + scale.width + 10, minWidth: "100%" }}>
             <Axis scale={scale} targets={model.targets} origin={good.plan.origin} labelWidth={LABEL_WIDTH} />
+            <Folds scale={scale} labelWidth={LABEL_WIDTH} />
             <TargetLines scale={scale} targets={model.targets} labelWidth={LABEL_WIDTH} />
             {model.lanes.map((lane, i) => (
               <LaneRow

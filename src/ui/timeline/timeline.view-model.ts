@@ -18,6 +18,8 @@ export interface Block {
   readonly row: number;
   /** Units of the lane it takes: shelves, tiers, trays. */
   readonly amount: number;
+  /** How full a chamber is with it, and its setting: "3 of 3 · 190 °C". */
+  readonly fill?: string;
   /** For a rest: the minutes at which it may end at the earliest and at the latest. */
   readonly window?: readonly [number, number];
 }
@@ -46,20 +48,23 @@ export interface TimelineModel {
 }
 
 const CHAMBER: Readonly<Record<string, { name: string; unit: string }>> = {
-  oven: { name: "Oven", unit: "shelves" },
-  steamer: { name: "Steamer", unit: "tiers" },
+  oven: { name: "Oven", unit: "shelf" },
+  steamer: { name: "Steamer", unit: "tier" },
   fryer: { name: "Fryer", unit: "basket" },
 };
 
 const POOLS: Readonly<Record<string, { name: string; unit: string; group: Lane["group"] }>> = {
   mixer: { name: "Mixer", unit: "bowl", group: "Machines and cold" },
   "lidded-pan": { name: "Lidded pan", unit: "pan", group: "Heat" },
-  hob: { name: "Hobs", unit: "rings", group: "Heat" },
-  "fridge-shelf": { name: "Fridge", unit: "shelves", group: "Machines and cold" },
-  "freezer-tray": { name: "Freezer", unit: "trays", group: "Machines and cold" },
-  tray: { name: "Trays", unit: "in use", group: "Machines and cold" },
-  board: { name: "Boards", unit: "in use", group: "Machines and cold" },
+  hob: { name: "Hobs", unit: "ring", group: "Heat" },
+  "fridge-shelf": { name: "Fridge", unit: "shelf", group: "Machines and cold" },
+  "freezer-tray": { name: "Freezer", unit: "tray", group: "Machines and cold" },
+  tray: { name: "Trays", unit: "tray", group: "Machines and cold" },
+  board: { name: "Boards", unit: "board", group: "Machines and cold" },
 };
+
+/** "1 shelf", "3 shelves". */
+const counted = (n: number, unit: string): string => `${n} ${n === 1 ? unit : unit === "shelf" ? "shelves" : `${unit}s`}`;
 
 /** The step of a task as it is done in this plan: options, filling and kitchen taken into account. */
 export function stepOfTask(plan: Plan, request: PlanRequest, task: string): Step | undefined {
@@ -100,6 +105,11 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
         const minutes = Array.isArray(use.minutes) ? use.minutes[(use.resource as string[]).indexOf(taken)] : use.minutes;
         const start = (use.from >= 0 ? entry.start : entry.end) + use.from;
         put(taken, { ...base, start, end: start + minutes, kind: "tend", amount: 1 });
+      } else if (use.setting !== undefined) {
+        const filled = use.resource === "steamer" ? text : `${text} at ${use.setting} °C`;
+        const chamber = plan.problem.resources.find((r) => r.id === taken);
+        const fill = `${use.amount}/${chamber?.kind === "chamber" ? chamber.slots : 1} ${use.setting}°`;
+        put(taken, { ...base, fill, text: filled, start: entry.start, end: entry.end, kind: handsOn ? "hands" : "passive", amount: use.amount });
       } else put(taken, { ...base, start: entry.start, end: entry.end, kind: cook || handsOn ? "hands" : step ? "passive" : "wait", amount: use.amount });
     });
     if (step?.rest || !info.step) {
@@ -126,11 +136,11 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
     } else if (resource.kind === "chamber" && blocks.length > 0) {
       const [family, n] = resource.id.split("-");
       const { name, unit } = CHAMBER[family] ?? { name: resource.id, unit: "" };
-      lanes.push({ ...filled(blocks, resource.slots), id: resource.id, name: n ? `${name} ${n}` : name, detail: `${resource.slots} ${unit}`, group: "Heat", closed: [], changes: changesOf(plan, resource.id) });
+      lanes.push({ ...filled(blocks, resource.slots), id: resource.id, name: n ? `${name} ${n}` : name, detail: counted(resource.slots, unit), group: "Heat", closed: [], changes: changesOf(plan, resource.id) });
     } else if (POOLS[resource.id] && resource.kind === "pool" && blocks.length > 0) {
       const { name, unit, group } = POOLS[resource.id];
       const factor = unitFactor(resource.id, resource.capacity, request);
-      lanes.push({ ...filled(blocks, resource.capacity), id: resource.id, name, detail: `${resource.capacity / factor} ${unit}`, group, closed: [], changes: [] });
+      lanes.push({ ...filled(blocks, resource.capacity), id: resource.id, name, detail: counted(resource.capacity / factor, unit), group, closed: [], changes: [] });
     }
   }
   for (const item of request.items) {
