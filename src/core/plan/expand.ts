@@ -158,14 +158,11 @@ function addWaits(tasks: TaskInput[], linked: Linked, shares: { use: EquipmentUs
     return use;
   };
   for (const wait of linked.waits) {
-    const until = byId.get(wait.until.id)!;
-    const link = until.after!.find((l) => l.task === wait.before.id)!;
-    const max = Math.min(wait.max, link.max ?? wait.max);
     const held = wait.asBefore ? wait.before.step.equipment.filter((e) => !isCarrier(e.id) && e.id !== "worktop") : [];
     tasks.push({
       id: wait.id,
       label: waitInfo(wait).text,
-      duration: [wait.min, Math.max(wait.min, max)],
+      duration: [wait.min, Math.max(wait.min, wait.max)],
       uses: [
         ...(wait.before.carrier ? [take(wait.before.carrier, wait.carriers)] : []),
         ...held.map((e) => take(e.id, e.amount ?? 1)),
@@ -174,7 +171,10 @@ function addWaits(tasks: TaskInput[], linked: Linked, shares: { use: EquipmentUs
       after: [{ task: wait.before.id, min: 0, max: 0 }],
       stretchCost: COST.wait,
     });
-    until.after!.push({ task: wait.id, min: 0, max: 0 });
+    // Several works may follow at different times: the wait ends with the start of the last, none starts after its end.
+    const [only, ...others] = wait.until;
+    if (others.length === 0) byId.get(only.id)!.after!.push({ task: wait.id, min: 0, max: 0 });
+    else for (const work of wait.until) byId.get(work.id)!.after!.push({ task: wait.id, min: -wait.max, max: 0 });
   }
 }
 

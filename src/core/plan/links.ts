@@ -18,8 +18,8 @@ export interface Link {
 export interface Wait {
   readonly id: string;
   readonly before: Work;
-  /** The work whose start ends the wait. */
-  readonly until: Work;
+  /** The works to whose starts it waits; with several it lasts until the last of them begins. */
+  readonly until: readonly Work[];
   readonly min: number;
   readonly max: number;
   readonly carriers: number;
@@ -115,23 +115,19 @@ function waitsAfter(before: Work, links: readonly Link[], short: boolean, order:
   if (!carrying && !(short && takes)) return [];
   const open = links.filter((link) => !link.tied);
   if (open.length === 0) return [];
-  const wait = (link: Link, n: number, carriers: number, min: number): Wait => ({
-    id: `${before.id}/wait${n > 0 ? `-${n}` : ""}`,
-    before,
-    until: link.after,
-    min,
-    max: Math.min(LONG, link.max ?? LONG),
-    carriers,
-    asBefore: short,
-    onShelf: link.after.step.kind === "freeze",
-  });
-  if (before.carriers > 1 && open.length > 1) {
-    // A load of several trays is taken apart: each part keeps its own.
-    const each = Math.max(1, Math.round(before.carriers / open.length));
-    return open.map((link, i) => wait(link, i + 1, each, link.min));
-  }
+  // Starts in the order of the pieces: the followers are alike, and one order is as good as another.
   const sorted = [...open].sort((a, b) => a.after.range[0] - b.after.range[0]);
   for (let i = 1; i < sorted.length; i++) order.push([sorted[i - 1].after, sorted[i].after]);
-  const last = sorted[sorted.length - 1];
-  return [wait(last, 0, before.carriers, last.min)];
+  return [
+    {
+      id: `${before.id}/wait`,
+      before,
+      until: sorted.map((link) => link.after),
+      min: Math.max(...sorted.map((link) => link.min)),
+      max: Math.min(LONG, Math.max(...sorted.map((link) => link.max ?? LONG))),
+      carriers: before.carriers,
+      asBefore: short,
+      onShelf: sorted.some((link) => link.after.step.kind === "freeze"),
+    },
+  ];
 }

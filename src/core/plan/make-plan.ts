@@ -67,7 +67,7 @@ export interface PlanOptions {
 }
 
 /** Share of the time that a way of dividing the work gets before the next is tried, ms, growing round by round. */
-const TURN_MS = 700;
+const TURN_MS = 500;
 
 /**
  * The whole pipeline: counts, quantities, problem, solution, plan. Where the rules leave a choice of carriers and

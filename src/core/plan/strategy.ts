@@ -10,20 +10,18 @@ export interface Strategy {
   readonly fineParts: boolean;
   /** One oven load for each mix instead of filling the oven across mixes. */
   readonly loadsByMix: boolean;
+  /** Set each lot out as it is done instead of all together, so that its rack or shelf is free for the next. */
+  readonly serveInLots: boolean;
 }
 
-export const PLAIN: Strategy = { carrier: () => "first-on-tiers", fineParts: false, loadsByMix: false };
+export const PLAIN: Strategy = { carrier: () => "first-on-tiers", fineParts: false, loadsByMix: false, serveInLots: false };
 
-/** Strategies in the order in which they are tried. */
+/** Strategies in the order in which they are tried: those with the fewest departures from the plain way first. */
 export function strategies(eitherCarrier: readonly string[]): Strategy[] {
-  const single = eitherCarrier.map((item): Strategy => ({ ...PLAIN, carrier: (id) => (id === item ? "tray" : "first-on-tiers") }));
-  return [
-    PLAIN,
-    { ...PLAIN, fineParts: true },
-    { ...PLAIN, carrier: () => "board" },
-    ...single,
-    { ...PLAIN, carrier: () => "tray" },
-    { ...PLAIN, fineParts: true, carrier: () => "tray" },
-    { ...PLAIN, loadsByMix: true },
-  ];
+  const onTray = eitherCarrier.map((item): Partial<Strategy> => ({ carrier: (id) => (id === item ? "tray" : "first-on-tiers") }));
+  const carriers: Partial<Strategy>[] = eitherCarrier.length === 0 ? [] : [{ carrier: () => "board" }, ...onTray.slice(0, onTray.length > 1 ? undefined : 0), { carrier: () => "tray" }];
+  const parts: Partial<Strategy>[] = [{ fineParts: true }, { serveInLots: true }, { loadsByMix: true }];
+  const fineServed: Partial<Strategy> = { fineParts: true, serveInLots: true };
+  const pairs = carriers.flatMap((carrier) => [{ ...carrier, fineParts: true }, { ...carrier, serveInLots: true }, { ...carrier, ...fineServed }]);
+  return [{}, ...parts.slice(0, 2), ...carriers, fineServed, ...pairs, parts[2]].map((change) => ({ ...PLAIN, ...change }));
 }

@@ -79,7 +79,7 @@ export function workloadOf(demands: readonly Demand[], kitchen: Kitchen, strateg
     for (const group of [...doughs, ...fillings]) {
       const mixed = afterMixer(group.steps);
       for (const step of group.steps)
-        for (const range of mixed.has(step.id) ? group.mixes : [group.range])
+        for (const range of mixed.has(step.id) ? group.mixes : withinTins(step, group.range, kitchen))
           add(step, range, { shared: true, carriers: 1, carrier: step.equipment.some((e) => e.id === "tray") ? "tray" : undefined });
     }
     for (const demand of own) {
@@ -92,6 +92,12 @@ export function workloadOf(demands: readonly Demand[], kitchen: Kitchen, strateg
     }
   }
   return { works, groups, blockers: [...blockers] };
+}
+
+/** Parts for which there are tins enough: a step takes one a piece. */
+function withinTins(step: Step, range: Range, kitchen: Kitchen): Range[] {
+  const tins = kitchen.equipment.tins?.count ?? 0;
+  return tins > 0 && usesEquipment(step, "tins") ? lotsOf(range, tins) : [range];
 }
 
 /** Steps at and after the mixer: from there on each mix goes its own way. */
@@ -169,14 +175,29 @@ class Layout {
     if (step.lot === "batch") return this.batchParts(step, index);
     if (step.lot === "load") return this.loadParts(step, index);
     const carrier = this.carrierOf(step);
-    return this.lots(this.trayCapacity(step, carrier), index).map((range) => ({ range, carrier, carriers: 1 }));
+    const hurried = this.hurriedLoads(step, index);
+    return (hurried ?? this.lots(this.trayCapacity(step, carrier), index)).map((range) => ({ range, carrier, carriers: 1 }));
+  }
+
+  /** Lots that must follow their small loads sooner than the next load is done: they are the loads. */
+  private hurriedLoads(step: Step, index: number): Range[] | undefined {
+    for (const link of step.after) {
+      const load = this.steps.slice(0, index).find((s) => s.id === link.step && s.lot === "load" && chamberOf(s) && chamberOf(s) !== "oven");
+      if (load && link.maxGapMin !== undefined && link.maxGapMin < load.time.fixedMin) return this.evenLoads(loadCapacity(load, this.capacities) ?? 1);
+    }
+    return undefined;
   }
 
   private batchParts(step: Step, index: number): Part[] {
     const joined = this.steps.slice(0, index).some((before) => before.lot !== "batch");
     const carrier = step.equipment.map((e) => e.id).find(isCarrier);
     const own = step.kind === "serve" ? undefined : carrier;
-    if (joined) return [{ range: this.demand.range, carriers: 1, carrier: own }];
+    if (joined) {
+      const inLots = step.kind === "serve" && this.strategy.serveInLots;
+      const last = this.steps.slice(0, index).findLast((before) => before.lot !== "batch");
+      const ranges = inLots && last ? this.partsOf(last).map((part) => part.range) : [this.demand.range];
+      return ranges.map((range) => ({ range, carriers: 1, carrier: own }));
+    }
     if (!this.strategy.fineParts) return this.segments.map((range) => ({ range, carriers: 1, carrier: own }));
     const first = this.steps.find((later) => later.lot !== "batch");
     return (first ? this.partsOf(first) : this.segments.map((range) => ({ range }))).map(({ range }) => ({ range, carriers: 1, carrier: own }));
@@ -190,7 +211,7 @@ class Layout {
       this.blockers.push(`${this.demand.item.name}: this kitchen has nothing that takes a load for ${heated.kind}`);
       return [{ range: this.demand.range, carriers: 1 }];
     }
-    if (chamberOf(heated) === "oven") return this.ovenLoads(index);
+    if (chamberOf(heated) === "oven") return this.ovenLoads(step, index);
     const loads = this.evenLoads(capacity);
     if (chamberOf(heated) !== "steamer") {
       const carrier = this.carrierOf(step);
@@ -217,14 +238,15 @@ class Layout {
     return within.length === Math.ceil(sizeOf(this.demand.range) / capacity) ? within : lotsOf(this.demand.range, capacity);
   }
 
-  private ovenLoads(index: number): Part[] {
+  private ovenLoads(step: Step, index: number): Part[] {
+    const carrier = step.equipment.some((e) => isCarrier(e.id)) ? ("tray" as const) : undefined;
     const frozen = this.demand.path === "from-freezer";
     const trays = this.lots(frozen ? this.capacities.freezerTray : this.capacities.tray, index);
     const segments = this.strategy.loadsByMix ? this.segments : [this.demand.range];
     return segments.flatMap((segment) => {
       const inside = trays.filter((tray) => tray[0] >= segment[0] && tray[0] < segment[1]);
       const loads = lotsOf([0, inside.length], this.capacities.shelves);
-      return loads.map(([a, b]) => ({ range: [inside[a][0], inside[b - 1][1]] as const, carrier: "tray" as const, carriers: b - a }));
+      return loads.map(([a, b]) => ({ range: [inside[a][0], inside[b - 1][1]] as const, carrier, carriers: b - a }));
     });
   }
 
