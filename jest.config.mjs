@@ -2,7 +2,12 @@
 export default {
   testEnvironment: "node",
   roots: ["<rootDir>/src", "<rootDir>/cli"],
-  transform: { "^.+\\.tsx?$": ["@swc/jest", { jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } } }] },
+  transform: {
+    "^.+\\.tsx?$": [
+      "@swc/jest",
+      { jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } } },
+    ],
+  },
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
   transformIgnorePatterns: ["/node_modules/(?!(pure-rand|date-fns)/)"],
   testTimeout: 60000,

@@ -36,18 +36,33 @@ export interface NumberFlag {
 }
 
 /** Reads `--name value` pairs of numbers; anything else on the line is returned in order. */
-export function numberFlags<K extends string>(args: readonly string[], flags: Record<K, NumberFlag>): { values: Partial<Record<K, number>>; rest: string[] } {
+export function numberFlags<K extends string>(
+  args: readonly string[],
+  flags: Record<K, NumberFlag>,
+): { values: Partial<Record<K, number>>; rest: string[] } {
   const values: Partial<Record<K, number>> = {};
   const rest: string[] = [];
   for (let i = 0; i < args.length; i++) {
     const name = args[i].replace(/^--/, "") as K;
     if (!args[i].startsWith("--")) rest.push(args[i]);
-    else if (!(name in flags)) refuse(`--${name} is not an option; expected ${Object.keys(flags).map((f) => `--${f}`).join(", ")}`);
+    else if (!(name in flags))
+      refuse(
+        `--${name} is not an option; expected ${Object.keys(flags)
+          .map((f) => `--${f}`)
+          .join(", ")}`,
+      );
     else {
       const { min, max, whole } = flags[name];
       const text = args[++i];
       const value = Number(text);
-      if (text === undefined || text.trim() === "" || !Number.isFinite(value) || value < min || value > max || (whole && !Number.isInteger(value)))
+      if (
+        text === undefined ||
+        text.trim() === "" ||
+        !Number.isFinite(value) ||
+        value < min ||
+        value > max ||
+        (whole && !Number.isInteger(value))
+      )
         refuse(`--${name} is ${text ?? "missing"}; expected a ${whole ? "whole " : ""}number from ${min} to ${max}`);
       values[name] = value;
     }

@@ -9,5 +9,7 @@ const files = process.argv.slice(2);
 if (files.length > 1) refuse(`${files[1]} is one file too many; expected one request`);
 const request = valueOrRefuse(parseRequest(readJson(files[0] ?? "-")));
 const limited = request.solve.seconds !== undefined || request.solve.iterations !== undefined;
-const plan = makePlan(limited ? request : { ...request, solve: { ...request.solve, seconds: DEFAULT_SECONDS } }, { now: () => performance.now() });
+const plan = makePlan(limited ? request : { ...request, solve: { ...request.solve, seconds: DEFAULT_SECONDS } }, {
+  now: () => performance.now(),
+});
 print(`${JSON.stringify(plan, null, 1)}\n`);

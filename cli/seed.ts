@@ -8,6 +8,8 @@ try {
   const seeded = seedDemo(db, new Date().toISOString());
   process.stderr.write(seeded ? "Demo data are in place.\n" : "Your data are as you left them.\n");
 } catch (error) {
-  process.stderr.write(`The database ${databaseFile()} cannot be opened or written (${(error as Error).message}); make its folder writable or set UNISYNTH_DB to another file.\n`);
+  process.stderr.write(
+    `The database ${databaseFile()} cannot be opened or written (${(error as Error).message}); make its folder writable or set UNISYNTH_DB to another file.\n`,
+  );
   process.exit(1);
 }

@@ -8,7 +8,9 @@ import { print, readJson, refuse, valueOrRefuse } from "./common";
 
 const FileSchema = z.object({
   method: z.string().min(1),
-  cases: z.array(z.object({ in: z.record(z.string(), z.unknown()), out: z.unknown(), tolerance: z.number().min(0).default(1e-6) })),
+  cases: z.array(
+    z.object({ in: z.record(z.string(), z.unknown()), out: z.unknown(), tolerance: z.number().min(0).default(1e-6) }),
+  ),
 });
 
 const args = process.argv.slice(2);
@@ -48,7 +50,8 @@ for (const file of files) {
     const good = method !== undefined && agrees(got, one.out, one.tolerance);
     if (good) passed++;
     else failed++;
-    if (!good && method && !asJson) lines.push(`${name} case ${index}: wanted ${JSON.stringify(one.out)}, got ${JSON.stringify(got)}`);
+    if (!good && method && !asJson)
+      lines.push(`${name} case ${index}: wanted ${JSON.stringify(one.out)}, got ${JSON.stringify(got)}`);
   });
 }
 if (!asJson) lines.push(`${passed} passed, ${failed} failed`);

@@ -7,7 +7,13 @@ import { fileURLToPath, pathToFileURL } from "node:url";
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), "..");
 const [entry, ...rest] = process.argv.slice(2);
-const outfile = join(root, "node_modules", ".cache", "unisynth", entry.replace(/[\\/]/g, "-").replace(/\.tsx?$/, `-${process.pid}.mjs`));
+const outfile = join(
+  root,
+  "node_modules",
+  ".cache",
+  "unisynth",
+  entry.replace(/[\\/]/g, "-").replace(/\.tsx?$/, `-${process.pid}.mjs`),
+);
 checkNode();
 installPackages();
 const { build } = await import("esbuild");

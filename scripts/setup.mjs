@@ -22,7 +22,9 @@ export function checkNode() {
 /** Installs packages by the lock file unless that was done for this very lock file. */
 export function installPackages() {
   const stamp = join(root, "node_modules", ".unisynth-lock");
-  const lock = createHash("sha256").update(readFileSync(join(root, "package-lock.json"))).digest("hex");
+  const lock = createHash("sha256")
+    .update(readFileSync(join(root, "package-lock.json")))
+    .digest("hex");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
   console.error("Installing packages (a few minutes the first time) …");
   try {

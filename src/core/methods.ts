@@ -23,11 +23,19 @@ function withoutNulls(value: unknown): unknown {
 /** Every method there is; the runner of vector files and the command line look names up here. */
 export const METHODS: Readonly<Record<string, Method | undefined>> = {
   "count.roundUp": method(
-    z.object({ pieces: z.int().min(0).max(100000), perCarrier: z.int().min(1).max(1000), maxExtraPct: z.number().min(0).max(100).default(10) }),
+    z.object({
+      pieces: z.int().min(0).max(100000),
+      perCarrier: z.int().min(1).max(1000),
+      maxExtraPct: z.number().min(0).max(100).default(10),
+    }),
     ({ pieces, perCarrier, maxExtraPct }) => roundUpToCarrier(pieces, perCarrier, maxExtraPct),
   ),
   "loads.split": method(
-    z.object({ pieces: z.int().min(0).max(100000), capacity: z.int().min(1).max(10000), mode: z.enum(["full", "even"]).default("even") }),
+    z.object({
+      pieces: z.int().min(0).max(100000),
+      capacity: z.int().min(1).max(10000),
+      mode: z.enum(["full", "even"]).default("even"),
+    }),
     ({ pieces, capacity, mode }) => {
       const loads = Math.ceil(pieces / capacity);
       const full = Array.from({ length: loads }, (_, i) => Math.min(capacity, pieces - i * capacity));

@@ -16,7 +16,9 @@ export function seedDemo(db: Db, savedAt: string): boolean {
   db.transaction(() => {
     demoItems.forEach((item, i) => itemRepository(db).save(ItemSchema.parse(item), i));
     demoKitchens.forEach((kitchen, i) => kitchenRepository(db).save(KitchenSchema.parse(kitchen), i));
-    demoGatherings.forEach((gathering, i) => gatheringRepository(db).save(GatheringSchema.parse(gathering), gathering.kitchen, savedAt, i));
+    demoGatherings.forEach((gathering, i) =>
+      gatheringRepository(db).save(GatheringSchema.parse(gathering), gathering.kitchen, savedAt, i),
+    );
   });
   return true;
 }
@@ -24,6 +26,9 @@ export function seedDemo(db: Db, savedAt: string): boolean {
 /** Takes out everything, so that the demo can be filled in anew. */
 export function clearAll(db: Db): void {
   db.transaction((tx) => {
-    for (const table of [plans, gatherings, kitchens, items]) tx.delete(table).where(sql`1 = 1`).run();
+    for (const table of [plans, gatherings, kitchens, items])
+      tx.delete(table)
+        .where(sql`1 = 1`)
+        .run();
   });
 }

@@ -15,8 +15,10 @@ const toStored = (row: typeof gatherings.$inferSelect): StoredGathering => ({
 });
 
 export const gatheringRepository = (db: Db) => ({
-  all: (): StoredGathering[] => db.select().from(gatherings).orderBy(asc(gatherings.position), asc(gatherings.name)).all().map(toStored),
-  find: (id: string): StoredGathering | undefined => db.select().from(gatherings).where(eq(gatherings.id, id)).all().map(toStored)[0],
+  all: (): StoredGathering[] =>
+    db.select().from(gatherings).orderBy(asc(gatherings.position), asc(gatherings.name)).all().map(toStored),
+  find: (id: string): StoredGathering | undefined =>
+    db.select().from(gatherings).where(eq(gatherings.id, id)).all().map(toStored)[0],
   /** Adds a gathering, or replaces what the cook had before under the same id. */
   save(gathering: Gathering, kitchenId: string, savedAt: string, position?: number): void {
     const { id, name, ...data } = gathering;

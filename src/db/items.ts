@@ -42,5 +42,9 @@ export const itemRepository = (db: Db) => ({
     const row = toRow(item, position);
     db.insert(items).values(row).onConflictDoUpdate({ target: items.id, set: row }).run();
   },
-  count: (): number => db.select({ n: sql<number>`count(*)` }).from(items).all()[0].n,
+  count: (): number =>
+    db
+      .select({ n: sql<number>`count(*)` })
+      .from(items)
+      .all()[0].n,
 });

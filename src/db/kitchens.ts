@@ -3,7 +3,8 @@ import { KitchenSchema, type Kitchen } from "@/core/plan/request";
 import type { Db } from "./database";
 import { kitchens } from "./schema";
 
-const toKitchen = (row: typeof kitchens.$inferSelect): Kitchen => KitchenSchema.parse({ ...JSON.parse(row.data), id: row.id, name: row.name });
+const toKitchen = (row: typeof kitchens.$inferSelect): Kitchen =>
+  KitchenSchema.parse({ ...JSON.parse(row.data), id: row.id, name: row.name });
 
 export const kitchenRepository = (db: Db) => ({
   find: (id: string): Kitchen | undefined => db.select().from(kitchens).where(eq(kitchens.id, id)).all().map(toKitchen)[0],

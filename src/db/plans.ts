@@ -23,8 +23,16 @@ export const planRepository = (db: Db) => ({
     if (plan.solution.status === "infeasible") throw new Error("only a plan with a timetable is kept");
     const status = plan.solution.status;
     db.transaction((tx) => {
-      tx.insert(plans).values({ gatheringId, status, request: JSON.stringify(request), plan: JSON.stringify(plan), savedAt }).run();
-      const old = tx.select({ id: plans.id }).from(plans).where(eq(plans.gatheringId, gatheringId)).orderBy(desc(plans.id)).all().slice(KEPT);
+      tx.insert(plans)
+        .values({ gatheringId, status, request: JSON.stringify(request), plan: JSON.stringify(plan), savedAt })
+        .run();
+      const old = tx
+        .select({ id: plans.id })
+        .from(plans)
+        .where(eq(plans.gatheringId, gatheringId))
+        .orderBy(desc(plans.id))
+        .all()
+        .slice(KEPT);
       for (const { id } of old) tx.delete(plans).where(eq(plans.id, id)).run();
     });
   },

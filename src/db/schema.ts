@@ -31,7 +31,12 @@ export const items = sqliteTable(
 
 export const kitchens = sqliteTable(
   "kitchens",
-  { id: text("id").primaryKey(), name: text("name").notNull(), position: integer("position").notNull().default(0), data: text("data").notNull() },
+  {
+    id: text("id").primaryKey(),
+    name: text("name").notNull(),
+    position: integer("position").notNull().default(0),
+    data: text("data").notNull(),
+  },
   (t) => [check("kitchens_name", sql`length(trim(${t.name})) > 0`), check("kitchens_data", sql`json_valid(${t.data})`)],
 );
 

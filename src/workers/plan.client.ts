@@ -11,7 +11,10 @@ export interface PlanRun {
 }
 
 /** Plans in a worker of its own, so that a search in progress never blocks typing and can be stopped at any moment. */
-export function runPlan(request: PlanRequest, told: { better: (plan: Plan) => void; progress: (state: Progress) => void }): PlanRun {
+export function runPlan(
+  request: PlanRequest,
+  told: { better: (plan: Plan) => void; progress: (state: Progress) => void },
+): PlanRun {
   const worker = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
   const service = wrap<PlanService>(worker);
   const done = service.plan(request, proxy(told.better), proxy(told.progress)).finally(() => worker.terminate());

@@ -37,7 +37,10 @@ export function capacitiesOf(item: Item, kitchen: Kitchen): Capacities {
     tier,
     steamerLoad: tier && steamer ? tier * steamer.tiers : undefined,
     fryerLoad: c.perFryerLoad && fryer ? Math.floor((c.perFryerLoad * fryer.oilMl) / STANDARD.oilMl + 1e-9) : c.perFryerLoad,
-    panLoad: c.perPanLoad && pan ? Math.floor((c.perPanLoad * pan.mm ** 2) / (c.panDiameterMm ?? STANDARD.panMm) ** 2 + 1e-9) : c.perPanLoad,
+    panLoad:
+      c.perPanLoad && pan
+        ? Math.floor((c.perPanLoad * pan.mm ** 2) / (c.panDiameterMm ?? STANDARD.panMm) ** 2 + 1e-9)
+        : c.perPanLoad,
     shelves: oven?.shelfPositions ?? 1,
   };
 }

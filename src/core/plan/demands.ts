@@ -51,7 +51,13 @@ export function demandsOf(request: PlanRequest, days: PlanDays): { demands: Dema
     }
   for (const entry of gathering.freezer)
     for (const part of partsOf(entry.pieces, entry.split))
-      want(entry.recipe, { for: "freezer", choices: entry.choices, ...part, by: days.minute(entry.by.day, entry.by.time), freezer: true });
+      want(entry.recipe, {
+        for: "freezer",
+        choices: entry.choices,
+        ...part,
+        by: days.minute(entry.by.day, entry.by.time),
+        freezer: true,
+      });
 
   const demands: Demand[] = [];
   for (const [recipe, list] of wants) {

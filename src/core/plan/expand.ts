@@ -9,7 +9,17 @@ import { chamberResources, poolResources } from "./resources";
 import { oilOrder } from "./oil";
 import type { PlanRequest } from "./request";
 import type { Strategy } from "./strategy";
-import { cooksFor, fixedMinutes, leastForTends, minutesByCook, restWindow, scalesWithSkill, stepHere, tendsOf, type RestWindow } from "./timing";
+import {
+  cooksFor,
+  fixedMinutes,
+  leastForTends,
+  minutesByCook,
+  restWindow,
+  scalesWithSkill,
+  stepHere,
+  tendsOf,
+  type RestWindow,
+} from "./timing";
 import { equipmentUses, handUses, settingHere, type EquipmentUse } from "./uses";
 import { carrierText, VERB } from "./words";
 import { workloadOf, type Work, type Workload } from "./work";
@@ -61,11 +71,21 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
       const cooks = cooksOf.get(work)!;
       const { step } = work;
       const window = step.rest ? windows.get(work.id)! : undefined;
-      const least = window ? window.min : Math.min(...(step.attention === "hands-on" ? minutesByCook(work, cooks) : [fixedMinutes(work)]));
+      const least = window
+        ? window.min
+        : Math.min(...(step.attention === "hands-on" ? minutesByCook(work, cooks) : [fixedMinutes(work)]));
       const tends = step.attention === "hands-on" ? [] : tendsOf(step, cooks, least);
-      if (cooks.length === 0 && (step.attention === "hands-on" || tends.length > 0)) blockers.add(`${work.item.name}: no cook may do “${VERB[step.kind].toLowerCase()}” (${step.id})`);
+      if (cooks.length === 0 && (step.attention === "hands-on" || tends.length > 0))
+        blockers.add(`${work.item.name}: no cook may do “${VERB[step.kind].toLowerCase()}” (${step.id})`);
       const hands = cooks.length > 0 ? handUses(work, tends, cooks) : [];
-      const equipment = equipmentUses(work, tends, kitchen, capacitiesOf(work.item, kitchen), (w) => oil.rankOf(w.demands[0]), (text) => blockers.add(text));
+      const equipment = equipmentUses(
+        work,
+        tends,
+        kitchen,
+        capacitiesOf(work.item, kitchen),
+        (w) => oil.rankOf(w.demands[0]),
+        (text) => blockers.add(text),
+      );
       for (const use of equipment) if (use.share !== undefined) shares.push({ use, pool: use.resource as string });
       const task: TaskInput = {
         id: work.id,
@@ -87,11 +107,25 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
     return { tasks, readyAfter };
   };
 
-  const wide = new Map(workload.works.filter((w) => w.step.rest).map((work) => [work.id, restWindow(work.step, kitchen, [0, horizon])]));
-  const loose = new Map([...wide].map(([id, w]) => [id, { ...w, min: Math.max(leastForTends(workOf(workload, id).step), Math.floor(w.min / 2)), max: w.max * 2, earliest: undefined }]));
+  const wide = new Map(
+    workload.works.filter((w) => w.step.rest).map((work) => [work.id, restWindow(work.step, kitchen, [0, horizon])]),
+  );
+  const loose = new Map(
+    [...wide].map(([id, w]) => [
+      id,
+      {
+        ...w,
+        min: Math.max(leastForTends(workOf(workload, id).step), Math.floor(w.min / 2)),
+        max: w.max * 2,
+        earliest: undefined,
+      },
+    ]),
+  );
   const spans = timeSpans({ format: "unisynth-problem/1", horizon, resources: [], tasks: build(loose).tasks.map(bare) });
   const exact = new Map(
-    workload.works.filter((w) => w.step.rest).map((work) => [work.id, restWindow(work.step, kitchen, spans.get(work.id) ?? [0, horizon])]),
+    workload.works
+      .filter((w) => w.step.rest)
+      .map((work) => [work.id, restWindow(work.step, kitchen, spans.get(work.id) ?? [0, horizon])]),
   );
   const { tasks, readyAfter } = build(exact);
   tasks.push(...oil.changes(workload.works, tasks));
@@ -103,7 +137,13 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
   const pools = poolResources(request, days, horizon, shares, tasks);
   const resources = [...pools, ...chamberResources(kitchen, workload.works)];
   return {
-    problem: { format: "unisynth-problem/1", horizon, resources, tasks: tasks.map(clean), costs: { makespan: 0, span: COST.span } },
+    problem: {
+      format: "unisynth-problem/1",
+      horizon,
+      resources,
+      tasks: tasks.map(clean),
+      costs: { makespan: 0, span: COST.span },
+    },
     info,
     workload,
     blockers: [...blockers],
@@ -111,7 +151,10 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
   };
 }
 
-const withStepsHere = (demand: Demand, kitchen: PlanRequest["kitchen"]): Demand => ({ ...demand, steps: demand.steps.map((step) => stepHere(step, kitchen)) });
+const withStepsHere = (demand: Demand, kitchen: PlanRequest["kitchen"]): Demand => ({
+  ...demand,
+  steps: demand.steps.map((step) => stepHere(step, kitchen)),
+});
 
 const workOf = (workload: Workload, id: string): Work => workload.works.find((work) => work.id === id)!;
 
@@ -120,13 +163,25 @@ function horizonOf(request: PlanRequest, days: PlanDays, demands: readonly Deman
   return Math.max(1, ...ends, ...demands.map((demand) => demand.by));
 }
 
-function durationOf(work: Work, window: RestWindow | undefined, byCook: readonly number[] | undefined, least: number, linked: Linked): TaskInput["duration"] {
+function durationOf(
+  work: Work,
+  window: RestWindow | undefined,
+  byCook: readonly number[] | undefined,
+  least: number,
+  linked: Linked,
+): TaskInput["duration"] {
   if (window) return linked.shortRests.has(work.id) || window.min === window.max ? window.min : [window.min, window.max];
-  if (work.step.attention !== "hands-on" || !byCook || byCook.every((m) => m === byCook[0]) || !scalesWithSkill(work.step)) return least;
+  if (work.step.attention !== "hands-on" || !byCook || byCook.every((m) => m === byCook[0]) || !scalesWithSkill(work.step))
+    return least;
   return { of: 0, minutes: [...byCook] };
 }
 
-function addLinks(tasks: readonly TaskInput[], linked: Linked, workload: Workload, windows: ReadonlyMap<string, RestWindow>): void {
+function addLinks(
+  tasks: readonly TaskInput[],
+  linked: Linked,
+  workload: Workload,
+  windows: ReadonlyMap<string, RestWindow>,
+): void {
   const byId = new Map(tasks.map((task) => [task.id, task]));
   for (const { before, after, min, max, withinRest } of linked.links) {
     const window = windows.get(before.id);
@@ -212,7 +267,9 @@ function addServing(tasks: readonly TaskInput[], workload: Workload, readyAfter:
 }
 
 /** The serve step's hold of a demand, also for pieces whose path leads past it. */
-const servingOf = (demand: Demand): { hold?: number } => ({ hold: demand.resolved.steps.find((step) => step.kind === "serve")?.hold?.maxMin });
+const servingOf = (demand: Demand): { hold?: number } => ({
+  hold: demand.resolved.steps.find((step) => step.kind === "serve")?.hold?.maxMin,
+});
 
 /** Whether the work is the last before serving: a serve follows it, or nothing does. */
 export function isReadyWork(work: Work, workload: Workload): boolean {
@@ -220,7 +277,9 @@ export function isReadyWork(work: Work, workload: Workload): boolean {
   if (demand.for === "freezer" || work.step.kind === "serve" || work.shared) return false;
   const serve = demand.steps.find((step) => step.kind === "serve");
   if (serve) return serve.after.some((link) => link.step === work.step.id);
-  return !workload.works.some((other) => other.demands[0] === demand && other.step.after.some((link) => link.step === work.step.id));
+  return !workload.works.some(
+    (other) => other.demands[0] === demand && other.step.after.some((link) => link.step === work.step.id),
+  );
 }
 
 function leastDurationOf(task: TaskInput): number {
@@ -241,7 +300,10 @@ function timeSpans(problem: ProblemInput): Map<string, readonly [number, number]
 const bare = (task: TaskInput): TaskInput => ({
   ...task,
   uses: [],
-  duration: typeof task.duration === "object" && !Array.isArray(task.duration) ? [Math.min(...task.duration.minutes), Math.max(...task.duration.minutes)] : task.duration,
+  duration:
+    typeof task.duration === "object" && !Array.isArray(task.duration)
+      ? [Math.min(...task.duration.minutes), Math.max(...task.duration.minutes)]
+      : task.duration,
 });
 
 /** Drops the planner's own notes from the uses. */
@@ -257,7 +319,12 @@ const clean = (task: TaskInput): TaskInput => ({
 function textOf(work: Work, kitchen: PlanRequest["kitchen"]): string {
   const { step, item } = work;
   const n = sizeOf(work.range);
-  const what = step.part === "dough" ? `dough for ${n} ${item.name}` : step.part === "filling" ? `filling for ${n} ${item.name}` : `${n} ${item.name}`;
+  const what =
+    step.part === "dough"
+      ? `dough for ${n} ${item.name}`
+      : step.part === "filling"
+        ? `filling for ${n} ${item.name}`
+        : `${n} ${item.name}`;
   const setting = step.equipment.find((e) => e.settingC !== undefined && e.id !== "lidded-pan");
   const parts = [`${VERB[step.kind]} ${what}`];
   if (work.carrier && work.carriers > 1) parts.push(carrierText(work.carrier, work.carriers));

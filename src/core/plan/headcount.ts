@@ -27,12 +27,15 @@ export interface HeadcountAnswer {
 
 /** Whether a guest may eat it: every diet they keep to is one of the item's, and nothing they avoid is in it. */
 export const suits = (guests: Guests, resolved: Pick<ResolvedItem, "diet" | "allergens">): boolean =>
-  guests.diet.every((diet) => resolved.diet.includes(diet)) && guests.avoid.every((allergen) => !resolved.allergens.includes(allergen));
+  guests.diet.every((diet) => resolved.diet.includes(diet)) &&
+  guests.avoid.every((allergen) => !resolved.allergens.includes(allergen));
 
 /** Pieces by which a demand is best rounded: the last load it goes through, a tray for an oven; 1 where that is done ahead. */
 export function carrierUnit(resolved: ResolvedItem, kitchen: Kitchen, done: ReadonlySet<string>): number {
   const capacities = capacitiesOf(resolved.item, kitchen);
-  const heated = resolved.steps.filter((step) => step.lot === "load" && step.path.includes("fresh") && loadCapacity(step, capacities));
+  const heated = resolved.steps.filter(
+    (step) => step.lot === "load" && step.path.includes("fresh") && loadCapacity(step, capacities),
+  );
   const last = heated.filter((step) => step.kind !== "reheat").at(-1);
   if (!last || done.has(last.id)) return 1;
   return last.equipment.some((e) => e.id === "oven") ? capacities.tray : (loadCapacity(last, capacities) ?? capacities.tray);

@@ -19,7 +19,11 @@ export const ComponentSchema = z.object({
 });
 
 const HoldBackSchema = z.object({ component: id, pct });
-const HeadSchema = z.object({ adult: z.number().min(0).max(50), teen: z.number().min(0).max(50), child: z.number().min(0).max(50) });
+const HeadSchema = z.object({
+  adult: z.number().min(0).max(50),
+  teen: z.number().min(0).max(50),
+  child: z.number().min(0).max(50),
+});
 const RestSchema = z.object({
   min: minutes,
   target: minutes,
@@ -42,7 +46,20 @@ const EquipmentSchema = z.object({
 
 export const HEAT_KINDS = ["bake", "blind-bake", "steam", "fry", "pan-fry", "reheat"] as const;
 export const STEP_KINDS = [
-  ...["weigh", "mix", "knead", "bulk-rest", "bench-rest", "chill", "cook-filling", "cool-filling", "divide", "preshape", "roll", "fill"],
+  ...[
+    "weigh",
+    "mix",
+    "knead",
+    "bulk-rest",
+    "bench-rest",
+    "chill",
+    "cook-filling",
+    "cool-filling",
+    "divide",
+    "preshape",
+    "roll",
+    "fill",
+  ],
   ...["seal", "final-proof", "glaze", "dock", "cool", "freeze", "bag", "serve"],
   ...HEAT_KINDS,
 ] as const;
@@ -69,7 +86,14 @@ export const StepSchema = z.object({
   coreC: celsius.optional(),
   when: z.object({ school: id, option: id }).optional(),
   alt: z
-    .array(z.object({ equipment: id, time: TimeSchema, attention: z.enum(["hands-on", "glance", "none"]), tend: z.array(TendSchema).optional() }))
+    .array(
+      z.object({
+        equipment: id,
+        time: TimeSchema,
+        attention: z.enum(["hands-on", "glance", "none"]),
+        tend: z.array(TendSchema).optional(),
+      }),
+    )
     .optional(),
   cue: z.object({ see: text.optional(), feel: text.optional(), hear: text.optional(), smell: text.optional() }).optional(),
   caution: text.optional(),

@@ -22,12 +22,16 @@ export function holdLimits(demands: readonly Demand[], kitchen: Kitchen): string
     if (!capacity || stacks === 0) continue;
     const loads = Math.ceil(sizeOf(demand.range) / capacity);
     // From one load's end to the next one's: its own minutes, the settling in the closed chamber, the chamber's recovery.
-    const settling = steps.filter((step) => step.rest && step.equipment.some((e) => e.id === chamber)).reduce((sum, s) => sum + s.rest!.min, 0);
+    const settling = steps
+      .filter((step) => step.rest && step.equipment.some((e) => e.id === chamber))
+      .reduce((sum, s) => sum + s.rest!.min, 0);
     const recovery = Math.ceil(heated.equipment.find((e) => e.id === chamber)?.recoveryMin ?? 0);
     const cycle = Math.ceil(heated.time.fixedMin) + settling + recovery;
     const rounds = Math.ceil(loads / stacks);
     // Rests between the heat and the table do not count as age until they could have ended; those after which the item is stored do not bind it.
-    const between = steps.slice(steps.indexOf(heated) + 1).filter((step) => step.rest && !step.equipment.some((e) => e.id === chamber));
+    const between = steps
+      .slice(steps.indexOf(heated) + 1)
+      .filter((step) => step.rest && !step.equipment.some((e) => e.id === chamber));
     const slack = between.reduce((sum, step) => sum + (step.rest!.max - step.rest!.min), 0);
     const oldest = (rounds - 1) * cycle;
     if (rounds < 2 || oldest <= hold + slack) continue;

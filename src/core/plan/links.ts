@@ -68,7 +68,8 @@ export function linkWorks(works: readonly Work[]): Linked {
   for (const [before, list] of followers) {
     const { step } = before;
     const resting = step.rest !== undefined;
-    const waitingRests = (link: (typeof raw)[number]) => resting && link.minGap === undefined && link.maxGap === undefined && !step.ahead;
+    const waitingRests = (link: (typeof raw)[number]) =>
+      resting && link.minGap === undefined && link.maxGap === undefined && !step.ahead;
     const short = list.length > 1 && list.some(waitingRests);
     if (short) shortRests.add(before.id);
     const own = list.map((link): Link => {
@@ -90,7 +91,8 @@ export function linkWorks(works: readonly Work[]): Linked {
 
 const sharesDemand = (a: Work, b: Work): boolean => a.demands.some((demand) => b.demands.includes(demand));
 
-const least = (a: number | undefined, b: number | undefined): number | undefined => (a === undefined ? b : b === undefined ? a : Math.min(a, b));
+const least = (a: number | undefined, b: number | undefined): number | undefined =>
+  a === undefined ? b : b === undefined ? a : Math.min(a, b);
 
 /**
  * Whether the next step may as well begin at once: a rest that needs no more than what is there already, a rest on a

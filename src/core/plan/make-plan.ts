@@ -40,7 +40,15 @@ export function quantitiesOf(request: PlanRequest): Quantities {
   const { demands, headcount } = demandsOf(request, days);
   const expansion = expand(request, days, demands, PLAIN);
   const limits = [...expansion.blockers, ...holdLimits(demands, request.kitchen)];
-  return { days, demands, headcount, pieces: piecesOf(demands, headcount), batches: batchesOf(expansion.workload.groups, demands), expansion, limits };
+  return {
+    days,
+    demands,
+    headcount,
+    pieces: piecesOf(demands, headcount),
+    batches: batchesOf(expansion.workload.groups, demands),
+    expansion,
+    limits,
+  };
 }
 
 function piecesOf(demands: readonly Demand[], headcount: HeadcountAnswer): PieceCount[] {
@@ -119,16 +127,34 @@ export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
     // Windows that admit nothing stay empty however the work is divided on carriers.
     if (turn === 0 && solution.proven) return refuse(request, q, why);
   }
-  return refuse(request, q, why.length > 0 ? why : ["No timetable was found in the time given; it is not proven that there is none."]);
+  return refuse(
+    request,
+    q,
+    why.length > 0 ? why : ["No timetable was found in the time given; it is not proven that there is none."],
+  );
 }
 
-const emptySolution = (): Solution => ({ format: "unisynth-solution/1", status: "optimal", cost: 0, bound: 0, tasks: [], why: [] });
+const emptySolution = (): Solution => ({
+  format: "unisynth-solution/1",
+  status: "optimal",
+  cost: 0,
+  bound: 0,
+  tasks: [],
+  why: [],
+});
 
 const refuse = (request: PlanRequest, q: Quantities, why: readonly string[]): Plan =>
   assemble(request, q, q.expansion, { ...emptySolution(), status: "infeasible", why: [...why] });
 
 function assemble(request: PlanRequest, q: Quantities, expansion: Expansion, found: Solution, problem?: Problem): Plan {
-  const solution: Solution = { format: found.format, status: found.status, cost: found.cost, bound: found.bound, tasks: found.tasks, why: found.why };
+  const solution: Solution = {
+    format: found.format,
+    status: found.status,
+    cost: found.cost,
+    bound: found.bound,
+    tasks: found.tasks,
+    why: found.why,
+  };
   const parsed = problem ? ({ ok: true, value: problem } as const) : parseProblem(expansion.problem);
   return {
     format: "unisynth-plan/1",
@@ -137,7 +163,9 @@ function assemble(request: PlanRequest, q: Quantities, expansion: Expansion, fou
     batches: expansion === q.expansion ? q.batches : batchesOf(expansion.workload.groups, q.demands),
     lots: lotsIn(expansion),
     loads: loadsIn(expansion, solution),
-    problem: parsed.ok ? parsed.value : { format: "unisynth-problem/1", horizon: 0, resources: [], tasks: [], costs: { makespan: 0, span: 0 } },
+    problem: parsed.ok
+      ? parsed.value
+      : { format: "unisynth-problem/1", horizon: 0, resources: [], tasks: [], costs: { makespan: 0, span: 0 } },
     solution,
     tasks: Object.fromEntries(expansion.info),
     serves: servesIn(expansion, q.demands, solution),

@@ -20,7 +20,13 @@ export function lotsIn(expansion: Expansion): Lot[] {
     seen.add(key);
     const n = (number.get(work.item.id) ?? 0) + 1;
     number.set(work.item.id, n);
-    lots.push({ id: `${work.item.id}/lot/${n}`, item: work.item.id, pieces: sizeOf(work.range), range: work.range, carrier: work.carrier });
+    lots.push({
+      id: `${work.item.id}/lot/${n}`,
+      item: work.item.id,
+      pieces: sizeOf(work.range),
+      range: work.range,
+      carrier: work.carrier,
+    });
   }
   return lots;
 }
@@ -69,7 +75,13 @@ export function servesIn(expansion: Expansion, demands: readonly Demand[], solut
     const before = merged.get(key)?.serve;
     const pieces = sizeOf(demand.range) + (before?.pieces ?? 0);
     merged.set(key, {
-      serve: { for: demand.for, item: demand.item.id, pieces, ready: Math.max(ready, before?.ready ?? 0), at: Math.max(at, before?.at ?? 0) },
+      serve: {
+        for: demand.for,
+        item: demand.item.id,
+        pieces,
+        ready: Math.max(ready, before?.ready ?? 0),
+        at: Math.max(at, before?.at ?? 0),
+      },
       works: own,
     });
   }

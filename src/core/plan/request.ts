@@ -94,7 +94,10 @@ export const GatheringSchema = z.object({
   guests: z
     .array(
       z.object({
-        count: z.int({ error: "a whole number from 0 to 500" }).min(0, { error: "a whole number from 0 to 500" }).max(500, { error: "a whole number from 0 to 500" }),
+        count: z
+          .int({ error: "a whole number from 0 to 500" })
+          .min(0, { error: "a whole number from 0 to 500" })
+          .max(500, { error: "a whole number from 0 to 500" }),
         age: z.enum(["adult", "teen", "child"]),
         diet: z.array(z.string()).default([]),
         avoid: z.array(z.string()).default([]),

@@ -53,8 +53,8 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
   const omitted = new Set(options.flatMap((option) => option.omit ?? []));
   const removed = new Set(options.flatMap((option) => option.removesAllergens ?? []));
 
-  const dough = (doughVariant ? [{ id: item.dough.parts[0].id, components: doughVariant.components }] : item.dough.parts).flatMap((part) =>
-    part.components.filter((c) => !omitted.has(c.id)).map((c) => ({ ...c, in: part.id })),
+  const dough = (doughVariant ? [{ id: item.dough.parts[0].id, components: doughVariant.components }] : item.dough.parts).flatMap(
+    (part) => part.components.filter((c) => !omitted.has(c.id)).map((c) => ({ ...c, in: part.id })),
   );
   const swaps = options.flatMap((option) => option.fillingSwap ?? []);
   const source = fillingVariant ?? item.filling;
@@ -65,7 +65,10 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
       return swap ? { cook: c.cook, ...swap.to } : c;
     });
 
-  const changes = [...options.flatMap((option) => option.changes), ...(fillingVariant?.stepChanges ?? []).map((c) => ({ ...c, skip: undefined }))];
+  const changes = [
+    ...options.flatMap((option) => option.changes),
+    ...(fillingVariant?.stepChanges ?? []).map((c) => ({ ...c, skip: undefined })),
+  ];
   const steps = item.steps.flatMap((step) => {
     if (step.when && chosen.get(step.when.school) !== step.when.option) return [];
     const own = changes.filter((change) => change.step === step.id);

@@ -21,7 +21,8 @@ function merged(spans: readonly Span[]): Span[] {
 
 function without(spans: readonly Span[], holes: readonly Span[]): Span[] {
   return holes.reduce<Span[]>(
-    (left, [from, to]) => left.flatMap(([a, b]) => [[a, Math.min(b, from)] as const, [Math.max(a, to), b] as const].filter(([x, y]) => x < y)),
+    (left, [from, to]) =>
+      left.flatMap(([a, b]) => [[a, Math.min(b, from)] as const, [Math.max(a, to), b] as const].filter(([x, y]) => x < y)),
     [...spans],
   );
 }
@@ -66,7 +67,12 @@ export function poolResources(
       ...kitchen.cooks.flatMap((cook) => cook.hours.map((h) => [days.minute(h.day, h.from), days.minute(h.day, h.to)] as const)),
       ...breakSpans(request, days),
     ]);
-    pools.push({ id: ABOUT, kind: "pool", capacity: tasks.length, calendar: spans.map(([from, to]) => [from, Math.min(to, horizon), tasks.length]) });
+    pools.push({
+      id: ABOUT,
+      kind: "pool",
+      capacity: tasks.length,
+      calendar: spans.map(([from, to]) => [from, Math.min(to, horizon), tasks.length]),
+    });
   }
   return [...cooks, ...pools];
 }
@@ -78,14 +84,33 @@ export function chamberResources(kitchen: Kitchen, works: readonly Work[]): Reso
   const chambers: ResourceInput[] = [];
   if (oven && needed("oven"))
     for (const id of chamberIds("oven", kitchen))
-      chambers.push({ id, kind: "chamber", slots: oven.shelfPositions, start: oven.startC, heat: oven.heatCPerMin, cool: oven.coolCPerMin });
+      chambers.push({
+        id,
+        kind: "chamber",
+        slots: oven.shelfPositions,
+        start: oven.startC,
+        heat: oven.heatCPerMin,
+        cool: oven.coolCPerMin,
+      });
   if (steamer && needed("steamer"))
     for (const id of chamberIds("steamer", kitchen))
       chambers.push({ id, kind: "chamber", slots: steamer.tiers, start: 20, heat: 80 / Math.max(1, steamer.heatUpMin), cool: 5 });
   if (fryer && needed("fryer")) {
-    const recovery = Math.max(0, ...works.flatMap((w) => w.step.equipment.map((e) => (e.id === "fryer" ? (e.recoveryMin ?? 0) : 0))));
+    const recovery = Math.max(
+      0,
+      ...works.flatMap((w) => w.step.equipment.map((e) => (e.id === "fryer" ? (e.recoveryMin ?? 0) : 0))),
+    );
     for (const id of chamberIds("fryer", kitchen))
-      chambers.push({ id, kind: "chamber", slots: 1, start: fryer.startC, heat: fryer.heatCPerMin, cool: fryer.coolCPerMin, recovery: Math.ceil(recovery), ranked: true });
+      chambers.push({
+        id,
+        kind: "chamber",
+        slots: 1,
+        start: fryer.startC,
+        heat: fryer.heatCPerMin,
+        cool: fryer.coolCPerMin,
+        recovery: Math.ceil(recovery),
+        ranked: true,
+      });
   }
   return chambers;
 }

@@ -19,9 +19,16 @@ export const PLAIN: Strategy = { carrier: () => "first-on-tiers", fineParts: fal
 /** Strategies in the order in which they are tried: those with the fewest departures from the plain way first. */
 export function strategies(eitherCarrier: readonly string[]): Strategy[] {
   const onTray = eitherCarrier.map((item): Partial<Strategy> => ({ carrier: (id) => (id === item ? "tray" : "first-on-tiers") }));
-  const carriers: Partial<Strategy>[] = eitherCarrier.length === 0 ? [] : [{ carrier: () => "board" }, ...onTray.slice(0, onTray.length > 1 ? undefined : 0), { carrier: () => "tray" }];
+  const carriers: Partial<Strategy>[] =
+    eitherCarrier.length === 0
+      ? []
+      : [{ carrier: () => "board" }, ...onTray.slice(0, onTray.length > 1 ? undefined : 0), { carrier: () => "tray" }];
   const parts: Partial<Strategy>[] = [{ fineParts: true }, { serveInLots: true }, { loadsByMix: true }];
   const fineServed: Partial<Strategy> = { fineParts: true, serveInLots: true };
-  const pairs = carriers.flatMap((carrier) => [{ ...carrier, fineParts: true }, { ...carrier, serveInLots: true }, { ...carrier, ...fineServed }]);
+  const pairs = carriers.flatMap((carrier) => [
+    { ...carrier, fineParts: true },
+    { ...carrier, serveInLots: true },
+    { ...carrier, ...fineServed },
+  ]);
   return [{}, ...parts.slice(0, 2), ...carriers, fineServed, ...pairs, parts[2]].map((change) => ({ ...PLAIN, ...change }));
 }

@@ -34,7 +34,8 @@ export function stepHere(step: Step, kitchen: Kitchen): Step {
 const plainMinutes = (step: Step, pieces: number) => step.time.fixedMin + (step.time.secPerPiece * pieces) / 60;
 
 /** Whether skill changes how long a step takes: hands-on work, but not heat and not a mixer's run. */
-export const scalesWithSkill = (step: Step): boolean => step.attention === "hands-on" && !isHeat(step) && !usesEquipment(step, "mixer");
+export const scalesWithSkill = (step: Step): boolean =>
+  step.attention === "hands-on" && !isHeat(step) && !usesEquipment(step, "mixer");
 
 /** Whole minutes that each of these cooks takes for a timed step, 1 at the least where it is hands-on. */
 export function minutesByCook(work: Work, cooks: readonly Cook[]): number[] {
@@ -94,7 +95,11 @@ export const yeastFactor = (atC: number, roomC: number): number => 2 ** ((atC - 
 export function restWindow(step: Step, kitchen: Kitchen, span: readonly [number, number]): RestWindow {
   const rest = step.rest!;
   const least = leastForTends(step);
-  const shape = (factor: number) => ({ min: Math.max(up(rest.min * factor), least), max: down(rest.max * factor), ready: up(rest.min * factor) });
+  const shape = (factor: number) => ({
+    min: Math.max(up(rest.min * factor), least),
+    max: down(rest.max * factor),
+    ready: up(rest.min * factor),
+  });
   if (!rest.yeasted || rest.where !== "room") return widen(shape(1));
   const [from, to] = [Math.max(0, span[0]), Math.max(span[0] + 1, span[1])];
   const temperatures = new Set<number>();

@@ -61,11 +61,13 @@ export function equipmentUses(
     if (entry.id === "oven" || entry.id === "steamer" || entry.id === "fryer") {
       const ids = chamberIds(entry.id, kitchen);
       const setting = settingHere(entry.id, entry.settingC ?? 100, kitchen);
-      const most = entry.id === "oven" ? kitchen.equipment.oven?.maxC : entry.id === "fryer" ? kitchen.equipment.fryer?.maxC : undefined;
+      const most =
+        entry.id === "oven" ? kitchen.equipment.oven?.maxC : entry.id === "fryer" ? kitchen.equipment.fryer?.maxC : undefined;
       if (ids.length === 0) lacks(`${name} needs ${entry.id === "oven" ? "an" : "a"} ${entry.id}, and this kitchen has none`);
       else if (most !== undefined && setting > most) lacks(`${name} needs ${setting} °C, and the ${entry.id} reaches ${most} °C`);
       else uses.push(chamberUse(entry.id, ids, setting, work, kitchen, fryRank));
-      if (entry.id === "steamer" && poolSize("steamer-tier", kitchen)) uses.push({ resource: "steamer-tier", share: tiersOf(work, capacities, kitchen) });
+      if (entry.id === "steamer" && poolSize("steamer-tier", kitchen))
+        uses.push({ resource: "steamer-tier", share: tiersOf(work, capacities, kitchen) });
       continue;
     }
     const id = isCarrier(entry.id) && work.carrier ? work.carrier : entry.id;
@@ -115,7 +117,11 @@ export function handUses(work: Work, tends: readonly Tend[], cooks: readonly Coo
   if (work.step.attention === "hands-on") for (let i = 0; i < Math.max(1, work.step.hands); i++) uses.push({ resource });
   else
     for (const { from, minutes } of tends)
-      uses.push({ resource, from, minutes: ids.length === 1 || minutes.every((m) => m === minutes[0]) ? minutes[0] : [...minutes] });
+      uses.push({
+        resource,
+        from,
+        minutes: ids.length === 1 || minutes.every((m) => m === minutes[0]) ? minutes[0] : [...minutes],
+      });
   if (work.step.attention === "glance") uses.push({ resource: ABOUT });
   return uses;
 }

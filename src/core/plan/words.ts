@@ -37,6 +37,7 @@ const CARRIER_WORD: Readonly<Record<string, readonly [string, string]>> = {
   "steamer-tier": ["tier", "tiers"],
 };
 
-export const carrierText = (carrier: string, n: number): string => `${n} ${(CARRIER_WORD[carrier] ?? [carrier, carrier])[n === 1 ? 0 : 1]}`;
+export const carrierText = (carrier: string, n: number): string =>
+  `${n} ${(CARRIER_WORD[carrier] ?? [carrier, carrier])[n === 1 ? 0 : 1]}`;
 
 export const piecesText = (n: number): string => (n === 1 ? "1 piece" : `${n} pieces`);

@@ -80,10 +80,16 @@ export function workloadOf(demands: readonly Demand[], kitchen: Kitchen, strateg
       const mixed = afterMixer(group.steps);
       for (const step of group.steps)
         for (const range of mixed.has(step.id) ? group.mixes : withinTins(step, group.range, kitchen))
-          add(step, range, { shared: true, carriers: 1, carrier: step.equipment.some((e) => e.id === "tray") ? "tray" : undefined });
+          add(step, range, {
+            shared: true,
+            carriers: 1,
+            carrier: step.equipment.some((e) => e.id === "tray") ? "tray" : undefined,
+          });
     }
     for (const demand of own) {
-      const shared = new Set([...doughs, ...fillings].filter((g) => g.demands.includes(demand)).flatMap((g) => g.steps.map((s) => s.id)));
+      const shared = new Set(
+        [...doughs, ...fillings].filter((g) => g.demands.includes(demand)).flatMap((g) => g.steps.map((s) => s.id)),
+      );
       const mixes = doughs.find((g) => g.demands.includes(demand))?.mixes ?? [demand.range];
       const steps = demand.steps.filter((step) => !shared.has(step.id));
       const layout = new Layout(demand, steps, cutAt(demand.range, mixes), capacities, kitchen, strategy);
@@ -103,14 +109,20 @@ function withinTins(step: Step, range: Range, kitchen: Kitchen): Range[] {
 /** Steps at and after the mixer: from there on each mix goes its own way. */
 function afterMixer(steps: readonly Step[]): Set<string> {
   const after = new Set(steps.filter((step) => usesEquipment(step, "mixer")).map((step) => step.id));
-  for (let grown = -1; grown !== after.size; ) {
+  for (let grown = -1; grown !== after.size;) {
     grown = after.size;
     for (const step of steps) if (step.after.some((link) => after.has(link.step))) after.add(step.id);
   }
   return after;
 }
 
-function groupsOf(own: readonly Demand[], part: "dough" | "filling", kitchen: Kitchen, capacities: Capacities, blockers: Set<string>): Group[] {
+function groupsOf(
+  own: readonly Demand[],
+  part: "dough" | "filling",
+  kitchen: Kitchen,
+  capacities: Capacities,
+  blockers: Set<string>,
+): Group[] {
   const groups: { key: string; demands: Demand[]; steps: Step[]; ahead: boolean }[] = [];
   for (const demand of own) {
     const { resolved } = demand;
@@ -125,14 +137,29 @@ function groupsOf(own: readonly Demand[], part: "dough" | "filling", kitchen: Ki
   return groups.map(({ demands, steps, ahead }) => {
     const range: Range = [demands[0].range[0], demands.at(-1)!.range[1]];
     const { item } = demands[0];
-    return { item, part, demands, range, steps, ahead, mixes: part === "dough" ? mixesOf(range, demands[0], steps, kitchen, capacities, blockers) : [range] };
+    return {
+      item,
+      part,
+      demands,
+      range,
+      steps,
+      ahead,
+      mixes: part === "dough" ? mixesOf(range, demands[0], steps, kitchen, capacities, blockers) : [range],
+    };
   });
 }
 
 /** Dough to mix for one piece, g: its weight and what is lost on the way. */
 export const mixedDoughPerPiece = (item: Item): number => item.piece.doughG / (1 - item.dough.netLossPct / 100);
 
-function mixesOf(range: Range, demand: Demand, steps: readonly Step[], kitchen: Kitchen, capacities: Capacities, blockers: Set<string>): Range[] {
+function mixesOf(
+  range: Range,
+  demand: Demand,
+  steps: readonly Step[],
+  kitchen: Kitchen,
+  capacities: Capacities,
+  blockers: Set<string>,
+): Range[] {
   const { mixer } = kitchen.equipment;
   const { item } = demand;
   if (!mixer || mixer.count === 0 || !mixer.maxDoughG || !steps.some((step) => usesEquipment(step, "mixer"))) return [range];
@@ -182,8 +209,11 @@ class Layout {
   /** Lots that must follow their small loads sooner than the next load is done: they are the loads. */
   private hurriedLoads(step: Step, index: number): Range[] | undefined {
     for (const link of step.after) {
-      const load = this.steps.slice(0, index).find((s) => s.id === link.step && s.lot === "load" && chamberOf(s) && chamberOf(s) !== "oven");
-      if (load && link.maxGapMin !== undefined && link.maxGapMin < load.time.fixedMin) return this.evenLoads(loadCapacity(load, this.capacities) ?? 1);
+      const load = this.steps
+        .slice(0, index)
+        .find((s) => s.id === link.step && s.lot === "load" && chamberOf(s) && chamberOf(s) !== "oven");
+      if (load && link.maxGapMin !== undefined && link.maxGapMin < load.time.fixedMin)
+        return this.evenLoads(loadCapacity(load, this.capacities) ?? 1);
     }
     return undefined;
   }
@@ -200,7 +230,11 @@ class Layout {
     }
     if (!this.strategy.fineParts) return this.segments.map((range) => ({ range, carriers: 1, carrier: own }));
     const first = this.steps.find((later) => later.lot !== "batch");
-    return (first ? this.partsOf(first) : this.segments.map((range) => ({ range }))).map(({ range }) => ({ range, carriers: 1, carrier: own }));
+    return (first ? this.partsOf(first) : this.segments.map((range) => ({ range }))).map(({ range }) => ({
+      range,
+      carriers: 1,
+      carrier: own,
+    }));
   }
 
   private loadParts(step: Step, index: number): Part[] {
@@ -252,14 +286,18 @@ class Layout {
 
   private lots(capacity: number, index: number): Range[] {
     const later = this.steps.slice(index).find((s) => s.lot === "load" && chamberOf(s));
-    const earlier = this.steps.slice(0, index).filter((s) => s.lot === "load" && chamberOf(s)).at(-1);
+    const earlier = this.steps
+      .slice(0, index)
+      .filter((s) => s.lot === "load" && chamberOf(s))
+      .at(-1);
     const heated = later ?? earlier;
     const unit = heated && chamberOf(heated) !== "oven" ? (loadCapacity(heated, this.capacities) ?? 1) : 1;
     return this.segments.flatMap((segment) => lotsOf(segment, Math.max(1, capacity), unit));
   }
 
   private trayCapacity(step: Step, carrier: Carrier | undefined): number {
-    const freezes = this.demand.path === "freezer" && (this.rawFrozen || usesEquipment(step, "freezer-tray") || step.kind === "bag");
+    const freezes =
+      this.demand.path === "freezer" && (this.rawFrozen || usesEquipment(step, "freezer-tray") || step.kind === "bag");
     if (freezes || this.demand.path === "from-freezer") return this.capacities.freezerTray;
     return carrier === "board" ? (this.capacities.board ?? this.capacities.tray) : this.capacities.tray;
   }

@@ -164,8 +164,12 @@ export class Cursor {
     }
     if (this.momentCount < 0) this.findMoments(lo[node], hi[node]);
     // How far the task may be stretched here, as a range of moments.
-    const near = this.wishEarly ? Math.max(lo[node], this.anchor + model.least[task]) : Math.min(hi[node], this.anchor - model.least[task]);
-    const far = this.wishEarly ? Math.min(hi[node], this.anchor + model.most[task]) : Math.max(lo[node], this.anchor - model.most[task]);
+    const near = this.wishEarly
+      ? Math.max(lo[node], this.anchor + model.least[task])
+      : Math.min(hi[node], this.anchor - model.least[task]);
+    const far = this.wishEarly
+      ? Math.min(hi[node], this.anchor + model.most[task])
+      : Math.max(lo[node], this.anchor - model.most[task]);
     this.inner = this.firstMoment(near);
     this.innerEnd = this.firstMoment(this.wishEarly ? far + 1 : far - 1) - 1;
     if (this.inner > this.innerEnd) this.innerEnd = -1;

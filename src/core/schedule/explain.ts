@@ -14,13 +14,17 @@ export function whyNone(problem: Problem, model: Model, task: number): string[] 
   const name = nameOf(problem, task);
   const between = `minute ${earliest} (${clockText(earliest)}) and minute ${latest} (${clockText(latest)})`;
   if (latest - earliest < model.least[task])
-    return [`${name} takes at least ${model.least[task]} min, but what comes before and after it leaves only the time between ${between}.`];
+    return [
+      `${name} takes at least ${model.least[task]} min, but what comes before and after it leaves only the time between ${between}.`,
+    ];
   const short = problem.tasks[task].uses.flatMap((use, u) => {
     const need = model.uses[task][u];
     if (need.chamber) return [];
     const minutes = need.minutes.length > 0 ? Math.min(...need.minutes) : model.least[task];
     const fits = Array.from(need.resources).some((r) => longestRun(model.units[r]!, need.amount, earliest, latest) >= minutes);
-    return fits ? [] : [`${use.amount} of ${typeof use.resource === "string" ? use.resource : use.resource.join(" or ")} for ${minutes} min`];
+    return fits
+      ? []
+      : [`${use.amount} of ${typeof use.resource === "string" ? use.resource : use.resource.join(" or ")} for ${minutes} min`];
   });
   return [
     short.length > 0
@@ -77,7 +81,7 @@ function reach(model: Model, task: number): { earliest: number; latest: number }
           if (forward(backFrom[a], node)) high[backFrom[a]] = Math.min(high[backFrom[a]], high[node] - backWeight[a]);
       }
   };
-  const forward = (from: number, to: number) => (from & 1) === 0 ? to === from + 1 : (to & 1) === 0 && to >> 1 !== from >> 1;
+  const forward = (from: number, to: number) => ((from & 1) === 0 ? to === from + 1 : (to & 1) === 0 && to >> 1 !== from >> 1);
   settle(Math.min(model.n, 200));
   return { earliest: low[2 * task], latest: high[2 * task] };
 }

@@ -88,7 +88,9 @@ export function compile(problem: Problem): Model {
     return i;
   };
 
-  const chambers = problem.resources.map((r) => (r.kind === "chamber" ? { slots: r.slots, heat: r.heat, cool: r.cool, recovery: r.recovery, ranked: r.ranked } : undefined));
+  const chambers = problem.resources.map((r) =>
+    r.kind === "chamber" ? { slots: r.slots, heat: r.heat, cool: r.cool, recovery: r.recovery, ranked: r.ranked } : undefined,
+  );
   const units = problem.resources.map((r) => {
     if (r.kind === "chamber") return undefined;
     const row = new Int32Array(horizon + 1);
@@ -106,7 +108,9 @@ export function compile(problem: Problem): Model {
       most[i] = Math.max(...duration.minutes);
       durationOf[i] = duration.of;
     }
-    durations.push(typeof duration === "object" && !Array.isArray(duration) ? Int32Array.from(duration.minutes) : new Int32Array(0));
+    durations.push(
+      typeof duration === "object" && !Array.isArray(duration) ? Int32Array.from(duration.minutes) : new Int32Array(0),
+    );
     if (task.due !== undefined) {
       due[i] = task.due;
       early[i] = task.earlyCost;

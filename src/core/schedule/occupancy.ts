@@ -208,9 +208,12 @@ export class Occupancy {
       if (inside(other.start, start, sealed) || inside(other.end, start, sealed)) return this.refuse(resource, 1, 1);
       if (inside(start, other.start, other.sealed) || inside(end, other.start, other.sealed)) return this.refuse(resource, 1, 1);
       if (chamber.ranked && ((rank < other.rank && start > other.start) || (rank > other.rank && start < other.start)))
-        return rank < other.rank ? this.refuse(resource, start - other.start, 1 << 28) : this.refuse(resource, 1 << 28, other.start - start);
+        return rank < other.rank
+          ? this.refuse(resource, start - other.start, 1 << 28)
+          : this.refuse(resource, 1 << 28, other.start - start);
     }
-    if (beside + amount > chamber.slots && this.mostBeside(loads, start, end) + amount > chamber.slots) return this.refuse(resource, 1, 1);
+    if (beside + amount > chamber.slots && this.mostBeside(loads, start, end) + amount > chamber.slots)
+      return this.refuse(resource, 1, 1);
     const load: Load = { task, start, end, amount, setting, sealed, rank };
     let at = loads.length;
     while (at > 0 && loads[at - 1].start > start) at--;

@@ -39,10 +39,9 @@ const UseSchema = z.object({
   minutes: z.union([count, z.array(count).min(1)], { error: "whole minutes, or a list of them" }).optional(),
 });
 
-const DurationSchema = z.union(
-  [count, z.tuple([count, count]), z.object({ of: count, minutes: z.array(count).min(1) })],
-  { error: "whole minutes, [min, max], or { of, minutes }" },
-);
+const DurationSchema = z.union([count, z.tuple([count, count]), z.object({ of: count, minutes: z.array(count).min(1) })], {
+  error: "whole minutes, [min, max], or { of, minutes }",
+});
 
 const TaskSchema = z.object({
   id,
@@ -88,7 +87,12 @@ export function leastDuration(task: Task): number {
 export function parseProblem(input: unknown): Result<Problem> {
   const raw = input as { tasks?: unknown } | null;
   if (raw !== null && typeof raw === "object" && Array.isArray(raw.tasks) && raw.tasks.length > MAX_TASKS)
-    return fail({ code: "out_of_range", path: ["tasks"], got: `${raw.tasks.length} tasks`, wanted: `at most ${MAX_TASKS} tasks` });
+    return fail({
+      code: "out_of_range",
+      path: ["tasks"],
+      got: `${raw.tasks.length} tasks`,
+      wanted: `at most ${MAX_TASKS} tasks`,
+    });
   const parsed = parseWith(ProblemSchema, input);
   if (!parsed.ok) return parsed;
   const issues = [...resourceIssues(parsed.value), ...taskIssues(parsed.value)];
@@ -101,7 +105,9 @@ function duplicates(ids: readonly { id: string }[], list: string): Issue[] {
   return ids.flatMap(({ id }, index) => {
     const repeated = seen.has(id);
     seen.add(id);
-    return repeated ? [{ code: "inconsistent", path: [list, index, "id"], got: id, wanted: "an id that no other has" } as const] : [];
+    return repeated
+      ? [{ code: "inconsistent", path: [list, index, "id"], got: id, wanted: "an id that no other has" } as const]
+      : [];
   });
 }
 
@@ -132,7 +138,8 @@ function taskIssues(problem: Problem): Issue[] {
       issues.push({ code: "inconsistent", path: at("duration"), got: duration, wanted: "[min, max] with min at most max" });
     if (typeof duration === "object" && !Array.isArray(duration)) {
       const use = task.uses[duration.of];
-      const fits = use && Array.isArray(use.resource) && use.from === undefined && use.resource.length === duration.minutes.length;
+      const fits =
+        use && Array.isArray(use.resource) && use.from === undefined && use.resource.length === duration.minutes.length;
       if (!fits)
         issues.push({
           code: "inconsistent",
@@ -173,11 +180,18 @@ function useIssues(
     kinds.add(resource.kind);
     const room = resource.kind === "pool" ? resource.capacity : resource.slots;
     if (use.amount > room && candidates.length === 1)
-      issues.push({ code: "out_of_range", path: at("amount"), got: use.amount, wanted: `at most the ${room} that ${candidate} has` });
+      issues.push({
+        code: "out_of_range",
+        path: at("amount"),
+        got: use.amount,
+        wanted: `at most the ${room} that ${candidate} has`,
+      });
   });
   if (kinds.size > 1)
     issues.push({ code: "inconsistent", path: at("resource"), got: use.resource, wanted: "all pools or all chambers" });
-  const byChoice = Array.isArray(use.minutes) || (typeof task.duration === "object" && !Array.isArray(task.duration) && task.uses[task.duration.of] === use);
+  const byChoice =
+    Array.isArray(use.minutes) ||
+    (typeof task.duration === "object" && !Array.isArray(task.duration) && task.uses[task.duration.of] === use);
   if (byChoice && listed && new Set(candidates).size < candidates.length)
     issues.push({ code: "inconsistent", path: at("resource"), got: use.resource, wanted: "a list that names no resource twice" });
   if ((use.from === undefined) !== (use.minutes === undefined))
@@ -188,18 +202,30 @@ function useIssues(
     });
   if (kinds.has("chamber")) {
     if (use.setting === undefined) issues.push({ code: "missing", path: at("setting"), wanted: "a setting in °C for a chamber" });
-    if (use.from !== undefined) issues.push({ code: "inconsistent", path: at("from"), got: use.from, wanted: "no part use of a chamber" });
+    if (use.from !== undefined)
+      issues.push({ code: "inconsistent", path: at("from"), got: use.from, wanted: "no part use of a chamber" });
     if (least < 1) issues.push({ code: "out_of_range", path: at("resource"), got: least, wanted: "a load of at least 1 minute" });
-    if (use.sealed > least) issues.push({ code: "out_of_range", path: at("sealed"), got: use.sealed, wanted: `at most ${least} minutes` });
+    if (use.sealed > least)
+      issues.push({ code: "out_of_range", path: at("sealed"), got: use.sealed, wanted: `at most ${least} minutes` });
   }
   if (use.from !== undefined && use.minutes !== undefined) {
     const lengths = Array.isArray(use.minutes) ? use.minutes : [use.minutes];
     if (Array.isArray(use.minutes) && (!listed || lengths.length !== candidates.length))
-      issues.push({ code: "inconsistent", path: at("minutes"), got: use.minutes, wanted: "as many entries as the resource list has" });
+      issues.push({
+        code: "inconsistent",
+        path: at("minutes"),
+        got: use.minutes,
+        wanted: "as many entries as the resource list has",
+      });
     const { from } = use;
     const inside = (length: number) => (from >= 0 ? from + length <= least : -from <= least && length <= -from);
     if (!lengths.every(inside))
-      issues.push({ code: "out_of_range", path: at("minutes"), got: use.minutes, wanted: `a part inside the task's ${least} minutes` });
+      issues.push({
+        code: "out_of_range",
+        path: at("minutes"),
+        got: use.minutes,
+        wanted: `a part inside the task's ${least} minutes`,
+      });
   }
   return issues;
 }
@@ -219,5 +245,12 @@ function ringIssues(problem: Problem): Issue[] {
   if (done === problem.tasks.length) return [];
   const stuck = waiting.findIndex((n) => n > 0);
   const { id, after } = problem.tasks[stuck];
-  return [{ code: "inconsistent", path: ["tasks", stuck, "after"], got: after.map((l) => l.task), wanted: `no ring of afters (${id} waits for itself)` }];
+  return [
+    {
+      code: "inconsistent",
+      path: ["tasks", stuck, "after"],
+      got: after.map((l) => l.task),
+      wanted: `no ring of afters (${id} waits for itself)`,
+    },
+  ];
 }

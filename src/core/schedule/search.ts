@@ -78,13 +78,17 @@ export class Search {
     this.windows.undo(this.rootMark);
     for (let i = 0; i < model.n; i++) {
       const keeps =
-        !freed[i] && occupancy.isPlaced(i) && occupancy.startOf(i) === schedule.starts[i] && occupancy.endOf(i) === schedule.ends[i];
+        !freed[i] &&
+        occupancy.isPlaced(i) &&
+        occupancy.startOf(i) === schedule.starts[i] &&
+        occupancy.endOf(i) === schedule.ends[i];
       if (occupancy.isPlaced(i) && !(keeps && sameChoices(occupancy.choices[i], schedule.choices[i]))) occupancy.remove(i);
     }
     let good = true;
     for (let i = 0; i < model.n; i++) {
       if (freed[i] || schedule.starts[i] < 0) continue;
-      if (!occupancy.isPlaced(i)) good = occupancy.placeExactly(i, schedule.starts[i], schedule.ends[i], schedule.choices[i]) && good;
+      if (!occupancy.isPlaced(i))
+        good = occupancy.placeExactly(i, schedule.starts[i], schedule.ends[i], schedule.choices[i]) && good;
     }
     return windows.fixMany(schedule.starts, schedule.ends, freed) && good;
   }
@@ -215,7 +219,12 @@ export class Search {
       starts[i] = occupancy.startOf(i);
       ends[i] = occupancy.endOf(i);
     }
-    return { starts, ends, choices: occupancy.choices.map((c) => c.slice()), cost: this.unplacedCount > 0 ? Infinity : costOf(model, starts, ends) };
+    return {
+      starts,
+      ends,
+      choices: occupancy.choices.map((c) => c.slice()),
+      cost: this.unplacedCount > 0 ? Infinity : costOf(model, starts, ends),
+    };
   }
 }
 

@@ -5,9 +5,7 @@ export const SolutionSchema = z.object({
   status: z.enum(["optimal", "feasible", "infeasible"]),
   cost: z.number(),
   bound: z.number(),
-  tasks: z.array(
-    z.object({ id: z.string().min(1), start: z.int(), end: z.int(), taken: z.array(z.string()).default([]) }),
-  ),
+  tasks: z.array(z.object({ id: z.string().min(1), start: z.int(), end: z.int(), taken: z.array(z.string()).default([]) })),
   why: z.array(z.string()).default([]),
 });
 

@@ -229,7 +229,15 @@ function luby(i: number): number {
 }
 
 /** Frees a neighbourhood of tasks again and again and keeps what is no worse. */
-function improve(search: Search, first: Schedule, bound: number, budget: Budget, chance: Chance, options: SolveOptions, problem: Problem): Schedule {
+function improve(
+  search: Search,
+  first: Schedule,
+  bound: number,
+  budget: Budget,
+  chance: Chance,
+  options: SolveOptions,
+  problem: Problem,
+): Schedule {
   const { model } = search;
   let current = first;
   let best = first;
@@ -239,7 +247,8 @@ function improve(search: Search, first: Schedule, bound: number, budget: Budget,
   let idle = 0;
   let lowest = first.cost;
   for (let iteration = 0; iteration < budget.iterations && best.cost > bound + EQUAL; iteration++) {
-    if (budget.spent(() => ({ phase: "improve", iterations: iteration, cost: best.cost, placed: model.n, tasks: model.n }))) break;
+    if (budget.spent(() => ({ phase: "improve", iterations: iteration, cost: best.cost, placed: model.n, tasks: model.n })))
+      break;
     freed.fill(0);
     freeSome(model, current, freed, size, chance);
     if (!search.loosen(current, freed)) throw new Error("a schedule does not fit into its own problem");
@@ -322,10 +331,14 @@ function freeSome(model: Model, current: Schedule, freed: Uint8Array, size: numb
     return;
   }
   if (kind === 1) {
-    const wanted = model.uses[seed].length > 0 ? model.uses[seed][chance.below(model.uses[seed].length)].resources : new Int32Array(0);
+    const wanted =
+      model.uses[seed].length > 0 ? model.uses[seed][chance.below(model.uses[seed].length)].resources : new Int32Array(0);
     const near = Array.from({ length: n }, (_, i) => i)
       .filter((i) => model.uses[i].some((use) => use.resources.some((r) => wanted.includes(r))))
-      .sort((a, b) => Math.abs(current.starts[a] - current.starts[seed]) - Math.abs(current.starts[b] - current.starts[seed]) || a - b);
+      .sort(
+        (a, b) =>
+          Math.abs(current.starts[a] - current.starts[seed]) - Math.abs(current.starts[b] - current.starts[seed]) || a - b,
+      );
     for (let k = 0; k < near.length && count < size; k++) free(near[k]);
   }
   // Spread along the links, from what is freed already.

@@ -11,7 +11,7 @@ import type { Windows } from "./windows";
 export function tighten(model: Model, windows: Windows, occupancy: Occupancy): number {
   const early = new Cursor(model, windows, occupancy);
   const late = new Cursor(model, windows, occupancy);
-  for (let changed = true; changed; ) {
+  for (let changed = true; changed;) {
     changed = false;
     for (let i = 0; i < model.n; i++) {
       if (model.uses[i].length === 0) continue;

@@ -88,7 +88,8 @@ function checkTime(problem: Problem, task: Task, { start, end, taken }: Placed, 
 function checkAfter(task: Task, entry: Placed, placed: ReadonlyMap<string, Placed>, report: Report): void {
   for (const { task: other, min, max } of task.after) {
     const gap = entry.start - placed.get(other)!.end;
-    if (gap < min) report("after", [task.id, other], `${task.id} starts ${gap} min after ${other} ends, at least ${min} are needed`);
+    if (gap < min)
+      report("after", [task.id, other], `${task.id} starts ${gap} min after ${other} ends, at least ${min} are needed`);
     if (max !== undefined && gap > max)
       report("after", [task.id, other], `${task.id} starts ${gap} min after ${other} ends, at most ${max} are allowed`);
   }
@@ -113,7 +114,10 @@ function book(task: Task, { start, end, taken }: Placed, bookings: Map<string, B
 }
 
 /** Units there are at a minute: the capacity, or the least of it and the calendar's window, 0 outside all windows. */
-function unitsOf(capacity: number, calendar: readonly (readonly [number, number, number])[] | undefined): (minute: number) => number {
+function unitsOf(
+  capacity: number,
+  calendar: readonly (readonly [number, number, number])[] | undefined,
+): (minute: number) => number {
   if (!calendar) return () => capacity;
   return (minute) => Math.min(capacity, calendar.find(([from, to]) => from <= minute && minute < to)?.[2] ?? 0);
 }
@@ -126,13 +130,21 @@ function checkPool(id: string, units: (minute: number) => number, bookings: read
   if (over.length === 0) return;
   const first = Math.min(...over);
   const about = bookings.filter(({ from, to }) => from <= first && first < to).map(({ task }) => task.id);
-  report("pools", [id, ...about], `${id}: ${taken.get(first)} taken at minute ${first}, ${units(first)} there (${about.join(", ")})`);
+  report(
+    "pools",
+    [id, ...about],
+    `${id}: ${taken.get(first)} taken at minute ${first}, ${units(first)} there (${about.join(", ")})`,
+  );
 }
 
 function checkChamber(chamber: Chamber, bookings: readonly Booking[], report: Report): void {
   const loads = [...bookings].sort((a, b) => a.from - b.from || a.to - b.to);
   const say = (about: readonly Booking[], text: string) =>
-    report("chambers", [chamber.id, ...about.map((b) => b.task.id)], `${chamber.id}: ${text} (${about.map((b) => b.task.id).join(", ")})`);
+    report(
+      "chambers",
+      [chamber.id, ...about.map((b) => b.task.id)],
+      `${chamber.id}: ${text} (${about.map((b) => b.task.id).join(", ")})`,
+    );
   for (const load of loads) {
     const inside = loads.filter((other) => other.from <= load.from && load.from < other.to);
     const slots = inside.reduce((sum, other) => sum + other.use.amount, 0);
@@ -153,11 +165,13 @@ function checkChamber(chamber: Chamber, bookings: readonly Booking[], report: Re
       } else if (a.to <= b.from && a.use.setting !== b.use.setting) {
         const rise = b.use.setting! - a.use.setting!;
         const change = Math.ceil(Math.abs(rise) / (rise > 0 ? chamber.heat : chamber.cool));
-        if (b.from - a.to < change) say([a, b], `${b.from - a.to} min to change from ${a.use.setting} to ${b.use.setting} °C, ${change} are needed`);
+        if (b.from - a.to < change)
+          say([a, b], `${b.from - a.to} min to change from ${a.use.setting} to ${b.use.setting} °C, ${change} are needed`);
       }
       const shut = a.from + a.use.sealed;
       if ([b.from, b.to].some((moment) => a.from < moment && moment < shut)) say([a, b], `opened while sealed to minute ${shut}`);
-      if (chamber.ranked && a.use.rank < b.use.rank && a.from > b.from) say([a, b], `rank ${a.use.rank} starts after rank ${b.use.rank}`);
+      if (chamber.ranked && a.use.rank < b.use.rank && a.from > b.from)
+        say([a, b], `rank ${a.use.rank} starts after rank ${b.use.rank}`);
     }
   let groupEnd = -Infinity;
   let last: Booking | undefined;
@@ -177,14 +191,16 @@ function checkCost(problem: Problem, solution: Solution, placed: ReadonlyMap<str
   let last = 0;
   for (const task of problem.tasks) {
     const { start, end } = placed.get(task.id)!;
-    if (task.due !== undefined) cost += task.earlyCost * Math.max(0, task.due - end) + task.lateCost * Math.max(0, end - task.due);
+    if (task.due !== undefined)
+      cost += task.earlyCost * Math.max(0, task.due - end) + task.lateCost * Math.max(0, end - task.due);
     if (Array.isArray(task.duration)) cost += task.stretchCost * (end - start - leastDuration(task));
     first = Math.min(first, start);
     last = Math.max(last, end);
   }
   if (problem.tasks.length > 0) cost += problem.costs.makespan * last + problem.costs.span * (last - first);
   if (Math.abs(cost - solution.cost) > AGREE) report("cost", [], `the cost is ${cost}, not ${solution.cost}`);
-  if (solution.bound > solution.cost + AGREE) report("status", [], `the bound ${solution.bound} is above the cost ${solution.cost}`);
+  if (solution.bound > solution.cost + AGREE)
+    report("status", [], `the bound ${solution.bound} is above the cost ${solution.cost}`);
   if (solution.status === "optimal" && Math.abs(solution.bound - solution.cost) > AGREE)
     report("status", [], `called optimal with a bound of ${solution.bound} and a cost of ${solution.cost}`);
 }

@@ -9,7 +9,13 @@ const valueAt = (input: unknown, path: readonly PropertyKey[]): unknown =>
 
 const article = (noun: string) => (/^[aeiou]/.test(noun) ? `an ${noun}` : `a ${noun}`);
 
-const TYPE_NAMES: Record<string, string> = { int: "whole number", number: "number", string: "text", boolean: "yes or no", array: "list" };
+const TYPE_NAMES: Record<string, string> = {
+  int: "whole number",
+  number: "number",
+  string: "text",
+  boolean: "yes or no",
+  array: "list",
+};
 
 function wantedOf(issue: z.core.$ZodIssue): string {
   switch (issue.code) {

@@ -25,7 +25,14 @@ export function GatheringView() {
   const { draft, change, source, checked } = usePlan();
   const date = "relative" in draft.date ? gatheringDate(draft.date, source.today) : draft.date.on;
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 520px) minmax(0, 1fr)" }, gap: 2.5, alignItems: "start" }}>
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 520px) minmax(0, 1fr)" },
+        gap: 2.5,
+        alignItems: "start",
+      }}
+    >
       <Box sx={{ display: "grid", gap: 2.5 }}>
         <Paper component="section" aria-label="Name and day" sx={{ p: 2, display: "flex", flexWrap: "wrap", gap: 1.5 }}>
           <TextField
@@ -74,17 +81,33 @@ export function GatheringView() {
 
 function WaveCard({ wave, index }: { wave: Wave; index: number }) {
   const { draft, change, checked, latest } = usePlan();
-  const set = (edit: Partial<Wave>) => change((d) => ({ ...d, waves: (d.waves ?? []).map((w, i) => (i === index ? { ...w, ...edit } : w)) }));
+  const set = (edit: Partial<Wave>) =>
+    change((d) => ({ ...d, waves: (d.waves ?? []).map((w, i) => (i === index ? { ...w, ...edit } : w)) }));
   const timeIssue = issueAt(checked, ["gathering", "waves", index, "time"], "Serving time");
   const empty = wave.items.length === 0;
   return (
     <Paper component="section" aria-label={wave.name} sx={{ p: 2, borderLeft: `4px solid ${COLOUR.ember}` }}>
       <Box sx={{ display: "flex", alignItems: "flex-start", gap: 1.5, mb: 1 }}>
-        <TextField value={wave.time} onChange={(e) => set({ time: e.target.value })} error={timeIssue !== undefined} helperText={timeIssue} slotProps={{ htmlInput: { "aria-label": `Time of ${wave.name}`, inputMode: "numeric", maxLength: 5 } }} sx={{ width: timeIssue ? 280 : 74, "& input": { fontWeight: 640 } }} />
-        <TextField value={wave.name} onChange={(e) => set({ name: e.target.value })} slotProps={{ htmlInput: { "aria-label": `Name of wave ${index + 1}` } }} sx={{ flex: 1, "& input": { fontWeight: 640 } }} />
+        <TextField
+          value={wave.time}
+          onChange={(e) => set({ time: e.target.value })}
+          error={timeIssue !== undefined}
+          helperText={timeIssue}
+          slotProps={{ htmlInput: { "aria-label": `Time of ${wave.name}`, inputMode: "numeric", maxLength: 5 } }}
+          sx={{ width: timeIssue ? 280 : 74, "& input": { fontWeight: 640 } }}
+        />
+        <TextField
+          value={wave.name}
+          onChange={(e) => set({ name: e.target.value })}
+          slotProps={{ htmlInput: { "aria-label": `Name of wave ${index + 1}` } }}
+          sx={{ flex: 1, "& input": { fontWeight: 640 } }}
+        />
         <AddItem taken={wave.items.map((i) => i.recipe)} onAdd={(recipe) => set({ items: [...wave.items, { recipe }] })} />
         {((draft.waves ?? []).length > 1 || (draft.freezer ?? []).length > 0) && empty && (
-          <IconButton aria-label={`Remove ${wave.name}`} onClick={() => change((d) => ({ ...d, waves: (d.waves ?? []).filter((_, i) => i !== index) }))}>
+          <IconButton
+            aria-label={`Remove ${wave.name}`}
+            onClick={() => change((d) => ({ ...d, waves: (d.waves ?? []).filter((_, i) => i !== index) }))}
+          >
             <DeleteOutline fontSize="small" />
           </IconButton>
         )}
@@ -120,10 +143,15 @@ function FreezerCard() {
       <Box sx={{ display: "flex", alignItems: "center", mb: 1 }}>
         <Typography variant="h2">For the freezer</Typography>
         <Box sx={{ ml: "auto" }}>
-          <AddItem taken={frozen.map((f) => f.recipe)} onAdd={(recipe) => set([...frozen, { recipe, pieces: 12, by: last?.by ?? { day: 0, time: "20:00" } }])} />
+          <AddItem
+            taken={frozen.map((f) => f.recipe)}
+            onAdd={(recipe) => set([...frozen, { recipe, pieces: 12, by: last?.by ?? { day: 0, time: "20:00" } }])}
+          />
         </Box>
       </Box>
-      {frozen.length === 0 && <Typography color="text.secondary">Nothing yet. What is added here shares dough and hands with the waves.</Typography>}
+      {frozen.length === 0 && (
+        <Typography color="text.secondary">Nothing yet. What is added here shares dough and hands with the waves.</Typography>
+      )}
       {frozen.map((entry, i) => (
         <DemandLine
           key={entry.recipe}
@@ -159,11 +187,21 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAs
   const order = itemOrder(source.items);
   const item = source.items.find((i) => i.id === recipe);
   if (!item) return null;
-  const options = item.schools.flatMap((school) => school.options.filter((o) => o.id === choices?.[school.id] && !o.default).map((o) => o.name.toLowerCase()));
+  const options = item.schools.flatMap((school) =>
+    school.options.filter((o) => o.id === choices?.[school.id] && !o.default).map((o) => o.name.toLowerCase()),
+  );
   return (
     <Box
       data-testid={`line-${recipe}`}
-      sx={{ display: "grid", gridTemplateColumns: { xs: "30px 1fr auto", md: "30px minmax(140px, 1fr) 60px 112px minmax(200px, 1.3fr) 34px" }, columnGap: 1.5, rowGap: 0.5, alignItems: "center", py: 1, borderTop: `1px solid ${COLOUR.line}` }}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "30px 1fr auto", md: "30px minmax(140px, 1fr) 60px 112px minmax(200px, 1.3fr) 34px" },
+        columnGap: 1.5,
+        rowGap: 0.5,
+        alignItems: "center",
+        py: 1,
+        borderTop: `1px solid ${COLOUR.line}`,
+      }}
     >
       <Monogram name={item.name} tone={toneOf(order.get(recipe) ?? 0)} />
       <Box sx={{ minWidth: 0 }}>
@@ -171,14 +209,26 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAs
         {options.length > 0 && <Typography variant="caption">{options.join(", ")}</Typography>}
       </Box>
       <Box sx={{ textAlign: "right", lineHeight: 1.1 }}>
-        <Box component="span" data-testid="pieces" sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.5rem", fontWeight: 560 }}>
+        <Box
+          component="span"
+          data-testid="pieces"
+          sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.5rem", fontWeight: 560 }}
+        >
           {row?.pieces ?? "–"}
         </Box>
         <Typography variant="caption" sx={{ display: "block" }}>
           pieces
         </Typography>
       </Box>
-      <NumberField label={`Pieces of ${item.name} asked for`} value={asked} onChange={onAsk} error={error} placeholder={fromGuests ? "from guests" : "pieces"} width={112} quiet />
+      <NumberField
+        label={`Pieces of ${item.name} asked for`}
+        value={asked}
+        onChange={onAsk}
+        error={error}
+        placeholder={fromGuests ? "from guests" : "pieces"}
+        width={112}
+        quiet
+      />
       <Box sx={{ fontSize: "0.82rem", color: COLOUR.soft, gridColumn: { xs: "2 / -1", md: "auto" } }}>
         {row && (
           <>
@@ -186,7 +236,11 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAs
               {row.doughG > 0 && `dough ${weightText(row.doughG)}`}
               {row.fillingG > 0 && ` · filling ${weightText(row.fillingG)}`}
             </Box>
-            <Box>{[row.needed !== null && row.needed !== row.pieces ? `${row.needed} needed` : "", row.loads, note ?? ""].filter(Boolean).join(" · ")}</Box>
+            <Box>
+              {[row.needed !== null && row.needed !== row.pieces ? `${row.needed} needed` : "", row.loads, note ?? ""]
+                .filter(Boolean)
+                .join(" · ")}
+            </Box>
           </>
         )}
       </Box>
@@ -202,7 +256,13 @@ function AddItem({ taken, onAdd }: { taken: readonly string[]; onAdd: (recipe: s
   const left = source.items.filter((item) => !taken.includes(item.id));
   if (left.length === 0) return null;
   return (
-    <TextField select value="" onChange={(e) => onAdd(e.target.value)} slotProps={{ select: { displayEmpty: true, renderValue: () => "Add an item" }, htmlInput: { "aria-label": "Add an item" } }} sx={{ width: 136 }}>
+    <TextField
+      select
+      value=""
+      onChange={(e) => onAdd(e.target.value)}
+      slotProps={{ select: { displayEmpty: true, renderValue: () => "Add an item" }, htmlInput: { "aria-label": "Add an item" } }}
+      sx={{ width: 136 }}
+    >
       {left.map((item) => (
         <MenuItem key={item.id} value={item.id}>
           {item.name}

@@ -41,9 +41,15 @@ export function GuestsCard() {
     change((d) => ({ ...d, guests: (d.guests ?? []).map((group, i) => (i === index ? { ...group, ...edit } : group)) }));
   const setTotal = (value: number | undefined) => {
     if (value === undefined || !Number.isInteger(value) || value < 0 || value > 500)
-      return change((d) => ({ ...d, guests: (d.guests ?? []).map((g, i) => (i === 0 ? { ...g, count: (value ?? NaN) - (total - groups[0].count) } : g)) }));
+      return change((d) => ({
+        ...d,
+        guests: (d.guests ?? []).map((g, i) => (i === 0 ? { ...g, count: (value ?? NaN) - (total - groups[0].count) } : g)),
+      }));
     change((d) => {
-      const counts = spreadTotal((d.guests ?? []).map((g) => (Number.isFinite(g.count) ? Math.max(0, g.count) : 0)), value);
+      const counts = spreadTotal(
+        (d.guests ?? []).map((g) => (Number.isFinite(g.count) ? Math.max(0, g.count) : 0)),
+        value,
+      );
       return { ...d, guests: (d.guests ?? []).map((group, i) => ({ ...group, count: counts[i] })) };
     });
   };
@@ -64,16 +70,45 @@ export function GuestsCard() {
       {groups.map((group, index) => {
         const issue = issueAt(checked, ["gathering", "guests", index, "count"], "Guests");
         return (
-          <Box key={index} sx={{ display: "flex", flexWrap: "wrap", alignItems: "flex-start", gap: 0.75, py: 0.75, borderTop: `1px solid ${COLOUR.line}` }}>
-            <NumberField label={`Count of group ${index + 1}`} value={group.count} onChange={(count) => set(index, { count: count ?? NaN })} error={issue} width={58} quiet />
-            <TextField select value={group.age} onChange={(e) => set(index, { age: e.target.value as GuestGroup["age"] })} slotProps={{ htmlInput: { "aria-label": `Age of group ${index + 1}` } }} sx={{ width: 122 }}>
+          <Box
+            key={index}
+            sx={{
+              display: "flex",
+              flexWrap: "wrap",
+              alignItems: "flex-start",
+              gap: 0.75,
+              py: 0.75,
+              borderTop: `1px solid ${COLOUR.line}`,
+            }}
+          >
+            <NumberField
+              label={`Count of group ${index + 1}`}
+              value={group.count}
+              onChange={(count) => set(index, { count: count ?? NaN })}
+              error={issue}
+              width={58}
+              quiet
+            />
+            <TextField
+              select
+              value={group.age}
+              onChange={(e) => set(index, { age: e.target.value as GuestGroup["age"] })}
+              slotProps={{ htmlInput: { "aria-label": `Age of group ${index + 1}` } }}
+              sx={{ width: 122 }}
+            >
               {AGES.map(({ value, label }) => (
                 <MenuItem key={value} value={value}>
                   {label}
                 </MenuItem>
               ))}
             </TextField>
-            <TextField select value={dietOf(group)} onChange={(e) => set(index, { diet: dietList(e.target.value) })} slotProps={{ htmlInput: { "aria-label": `Diet of group ${index + 1}` }, select: { displayEmpty: true } }} sx={{ width: 122 }}>
+            <TextField
+              select
+              value={dietOf(group)}
+              onChange={(e) => set(index, { diet: dietList(e.target.value) })}
+              slotProps={{ htmlInput: { "aria-label": `Diet of group ${index + 1}` }, select: { displayEmpty: true } }}
+              sx={{ width: 122 }}
+            >
               {DIETS.map(({ value, label }) => (
                 <MenuItem key={value} value={value}>
                   {label}
@@ -83,10 +118,19 @@ export function GuestsCard() {
             <TextField
               select
               value={group.avoid ?? []}
-              onChange={(e) => set(index, { avoid: typeof e.target.value === "string" ? [e.target.value] : (e.target.value as unknown as string[]) })}
+              onChange={(e) =>
+                set(index, {
+                  avoid: typeof e.target.value === "string" ? [e.target.value] : (e.target.value as unknown as string[]),
+                })
+              }
               slotProps={{
                 htmlInput: { "aria-label": `What group ${index + 1} avoids` },
-                select: { multiple: true, displayEmpty: true, renderValue: (value) => ((value as string[]).length > 0 ? `no ${(value as string[]).join(", ")}` : "no allergy") },
+                select: {
+                  multiple: true,
+                  displayEmpty: true,
+                  renderValue: (value) =>
+                    (value as string[]).length > 0 ? `no ${(value as string[]).join(", ")}` : "no allergy",
+                },
               }}
               sx={{ width: 132 }}
             >
@@ -96,13 +140,20 @@ export function GuestsCard() {
                 </MenuItem>
               ))}
             </TextField>
-            <IconButton aria-label={`Remove group ${index + 1}`} onClick={() => change((d) => ({ ...d, guests: (d.guests ?? []).filter((_, i) => i !== index) }))} sx={{ ml: "auto" }}>
+            <IconButton
+              aria-label={`Remove group ${index + 1}`}
+              onClick={() => change((d) => ({ ...d, guests: (d.guests ?? []).filter((_, i) => i !== index) }))}
+              sx={{ ml: "auto" }}
+            >
               <DeleteOutline fontSize="small" />
             </IconButton>
           </Box>
         );
       })}
-      <Button sx={{ mt: 1 }} onClick={() => change((d) => ({ ...d, guests: [...(d.guests ?? []), { count: 1, age: "adult", diet: [], avoid: [] }] }))}>
+      <Button
+        sx={{ mt: 1 }}
+        onClick={() => change((d) => ({ ...d, guests: [...(d.guests ?? []), { count: 1, age: "adult", diet: [], avoid: [] }] }))}
+      >
         Add guests
       </Button>
     </Paper>

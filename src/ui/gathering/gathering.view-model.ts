@@ -20,7 +20,8 @@ export function demandRow(q: Quantities, target: string, recipe: string): Demand
   if (own.length === 0) return undefined;
   const pieces = own.reduce((sum, count) => sum + count.pieces, 0);
   const all = q.pieces.filter((count) => count.item === recipe).reduce((sum, count) => sum + count.pieces, 0);
-  const weighed = (part: string) => q.batches.filter((b) => b.item === recipe && b.part === part).reduce((sum, b) => sum + b.totalG, 0);
+  const weighed = (part: string) =>
+    q.batches.filter((b) => b.item === recipe && b.part === part).reduce((sum, b) => sum + b.totalG, 0);
   return {
     pieces,
     needed: q.headcount.counts.find((count) => count.wave === target && count.recipe === recipe)?.needed ?? null,
@@ -31,10 +32,13 @@ export function demandRow(q: Quantities, target: string, recipe: string): Demand
 }
 
 function loadsText(q: Quantities, target: string, recipe: string): string {
-  const works = q.expansion.workload.works.filter((work) => !work.shared && work.item.id === recipe && work.demands[0].for === target);
+  const works = q.expansion.workload.works.filter(
+    (work) => !work.shared && work.item.id === recipe && work.demands[0].for === target,
+  );
   const parts: string[] = [];
   const chambers = new Map<string, number>();
-  for (const work of works) if (work.chamber && !work.step.rest) chambers.set(work.chamber, (chambers.get(work.chamber) ?? 0) + 1);
+  for (const work of works)
+    if (work.chamber && !work.step.rest) chambers.set(work.chamber, (chambers.get(work.chamber) ?? 0) + 1);
   for (const [chamber, n] of chambers) parts.push(`${n} ${CHAMBER_WORD[chamber]} ${n === 1 ? "load" : "loads"}`);
   const carried = works.filter((work) => work.carrier && work.carriers === 1);
   const step = carried.at(-1)?.step.id;
@@ -46,7 +50,8 @@ function loadsText(q: Quantities, target: string, recipe: string): string {
 }
 
 /** Grams as short as they are useful: "860 g", "2.16 kg". */
-export const weightText = (grams: number): string => (grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${Math.round(grams)} g`);
+export const weightText = (grams: number): string =>
+  grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${Math.round(grams)} g`;
 
 /** Splits a new total over groups in proportion to what they were, largest remainder first. */
 export function spreadTotal(counts: readonly number[], total: number): number[] {
@@ -55,7 +60,9 @@ export function spreadTotal(counts: readonly number[], total: number): number[] 
   const exact = counts.map((count) => (count * total) / sum);
   const whole = exact.map(Math.floor);
   let rest = total - whole.reduce((a, b) => a + b, 0);
-  for (const i of exact.map((_, i) => i).sort((a, b) => exact[b] - whole[b] - (exact[a] - whole[a]) || counts[b] - counts[a] || a - b)) {
+  for (const i of exact
+    .map((_, i) => i)
+    .sort((a, b) => exact[b] - whole[b] - (exact[a] - whole[a]) || counts[b] - counts[a] || a - b)) {
     if (rest <= 0) break;
     whole[i]++;
     rest--;
@@ -65,4 +72,3 @@ export function spreadTotal(counts: readonly number[], total: number): number[] 
 
 /** Place of each item in the cook's list, for its tone. */
 export const itemOrder = (items: readonly Item[]): ReadonlyMap<string, number> => new Map(items.map((item, i) => [item.id, i]));
-

@@ -19,7 +19,12 @@ const VIEWS = [
   { path: "/timeline", name: "Timeline" },
 ] as const;
 
-const SAVING: Readonly<Record<Saving, string>> = { saved: "Saved", saving: "Saving …", "not-saved": "Not saved: the form is kept here", invalid: "Not saved yet: a field needs you" };
+const SAVING: Readonly<Record<Saving, string>> = {
+  saved: "Saved",
+  saving: "Saving …",
+  "not-saved": "Not saved: the form is kept here",
+  invalid: "Not saved yet: a field needs you",
+};
 
 /** The frame of every view of one gathering: where you are, what the day comes to, and whether it can be done. */
 export function GatheringShell({ id, children }: { id: string; children: ReactNode }) {
@@ -30,13 +35,19 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
     <Box sx={{ minHeight: "100vh", display: "flex", flexDirection: "column" }}>
       <Box component="header" sx={{ background: COLOUR.tideDeep, color: "#fff", px: { xs: 2, md: 4 }, pt: 1.5 }}>
         <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap" }}>
-          <Box component={Link} href="/" sx={{ color: "#bfe0dc", textDecoration: "none", fontWeight: 600, fontSize: "0.875rem", py: 1 }}>
+          <Box
+            component={Link}
+            href="/"
+            sx={{ color: "#bfe0dc", textDecoration: "none", fontWeight: 600, fontSize: "0.875rem", py: 1 }}
+          >
             Unisynth
           </Box>
           <Typography variant="h1" sx={{ flex: "none" }}>
             {draft.name || "Unnamed gathering"}
           </Typography>
-          <Box sx={{ color: "#cfe3e0", fontSize: "0.875rem" }}>{latest && whenText(latest.quantities.days.date, latest.request.kitchen.name)}</Box>
+          <Box sx={{ color: "#cfe3e0", fontSize: "0.875rem" }}>
+            {latest && whenText(latest.quantities.days.date, latest.request.kitchen.name)}
+          </Box>
           <Box role="status" sx={{ ml: "auto", fontSize: "0.8rem", color: "#cfe3e0" }}>
             {SAVING[saving]}
           </Box>
@@ -88,10 +99,26 @@ function AnswerStrip() {
   return (
     <Box sx={{ px: { xs: 2, md: 4 }, py: 1.5, display: "flex", flexDirection: "column", gap: 1 }}>
       {summary && good && (
-        <Box component="section" aria-label="The day in short" sx={{ display: "flex", flexWrap: "wrap", columnGap: 4, rowGap: 0.5, alignItems: "baseline", opacity: stale && work.kind !== "refused" ? 0.6 : 1 }}>
+        <Box
+          component="section"
+          aria-label="The day in short"
+          sx={{
+            display: "flex",
+            flexWrap: "wrap",
+            columnGap: 4,
+            rowGap: 0.5,
+            alignItems: "baseline",
+            opacity: stale && work.kind !== "refused" ? 0.6 : 1,
+          }}
+        >
           <Fact label="Hands on from" testId="first-start">
             {momentText(good.plan.origin, summary.firstStart, summary.severalDays)}
-            {goal && <Soft> {lengthText(goal.minute - summary.firstStart)} before {goal.name.toLowerCase()}</Soft>}
+            {goal && (
+              <Soft>
+                {" "}
+                {lengthText(goal.minute - summary.firstStart)} before {goal.name.toLowerCase()}
+              </Soft>
+            )}
           </Fact>
           {targets.map((target) => (
             <Fact key={target.id} label={target.name}>
@@ -114,7 +141,11 @@ function AnswerStrip() {
           {good && <div>The plan shown is the last one that works{guestsOf(good.request.gathering)}.</div>}
         </Banner>
       )}
-      {!checked.ok && <Banner kind="caution" title="A field needs you; the plan waits">{checked.issues.length === 1 ? "It is marked below." : `${checked.issues.length} fields are marked below.`}</Banner>}
+      {!checked.ok && (
+        <Banner kind="caution" title="A field needs you; the plan waits">
+          {checked.issues.length === 1 ? "It is marked below." : `${checked.issues.length} fields are marked below.`}
+        </Banner>
+      )}
       {good?.plan.notes.map((note) => (
         <Banner key={note.code + note.about.join()} kind="caution">
           {note.text}
@@ -164,9 +195,21 @@ function WorkState({ work, stale, onStop }: { work: Work; stale: boolean; onStop
   return (
     <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1.5, minHeight: 36, fontSize: "0.9rem" }}>
       {work.kind === "searching" && (
-        <LinearProgress aria-label="Looking for a timetable" variant={progress ? "determinate" : "indeterminate"} value={progress ? (100 * progress.placed) / progress.tasks : undefined} sx={{ width: 120 }} />
+        <LinearProgress
+          aria-label="Looking for a timetable"
+          variant={progress ? "determinate" : "indeterminate"}
+          value={progress ? (100 * progress.placed) / progress.tasks : undefined}
+          sx={{ width: 120 }}
+        />
       )}
-      <Box role="status" data-testid="plan-state" sx={{ fontWeight: 600, color: work.kind === "refused" ? "#ffb199" : stale || work.kind !== "idle" ? "#cfe3e0" : "#b9e6b4" }}>
+      <Box
+        role="status"
+        data-testid="plan-state"
+        sx={{
+          fontWeight: 600,
+          color: work.kind === "refused" ? "#ffb199" : stale || work.kind !== "idle" ? "#cfe3e0" : "#b9e6b4",
+        }}
+      >
         {text}
       </Box>
       {(work.kind === "searching" || work.kind === "improving") && (

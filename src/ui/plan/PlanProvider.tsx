@@ -113,7 +113,8 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
           setWork({ kind: "improving" });
         },
         progress(progress) {
-          if (run.current === mine) setWork((now) => (now.kind === "searching" || now.kind === "improving" ? { ...now, progress } : now));
+          if (run.current === mine)
+            setWork((now) => (now.kind === "searching" || now.kind === "improving" ? { ...now, progress } : now));
         },
       });
       run.current = mine;

@@ -18,14 +18,24 @@ export interface Source {
 
 /** The ids of the items that a draft names. */
 const named = (draft: Draft): Set<string> =>
-  new Set([...(draft.waves ?? []).flatMap((wave) => wave.items.map((i) => i.recipe)), ...(draft.freezer ?? []).map((i) => i.recipe)]);
+  new Set([
+    ...(draft.waves ?? []).flatMap((wave) => wave.items.map((i) => i.recipe)),
+    ...(draft.freezer ?? []).map((i) => i.recipe),
+  ]);
 
 /** The plan request for a draft: only the items it names, the kitchen, today. */
 export function requestOf(draft: Draft, { items, kitchen, today }: Source) {
   const wanted = named(draft);
   const doneAhead = (draft.doneAhead ?? []).filter((a) => wanted.has(a.recipe));
   const used = items.filter((item) => wanted.has(item.id));
-  return { format: "unisynth-request/1" as const, today, items: used.length > 0 ? used : items.slice(0, 1), kitchen, gathering: { ...draft, doneAhead }, solve: { seconds: PLAN_SECONDS, seed: 1 } };
+  return {
+    format: "unisynth-request/1" as const,
+    today,
+    items: used.length > 0 ? used : items.slice(0, 1),
+    kitchen,
+    gathering: { ...draft, doneAhead },
+    solve: { seconds: PLAN_SECONDS, seed: 1 },
+  };
 }
 
 export type Checked =

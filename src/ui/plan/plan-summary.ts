@@ -14,7 +14,9 @@ export interface Target {
 /** Waves in time order, then the freezer's deadlines by their time. */
 export function targetsOf(request: PlanRequest): Target[] {
   const days = planDays(request);
-  const waves = request.gathering.waves.filter((w) => w.items.length > 0).map((w) => ({ id: w.id, name: w.name, minute: days.minute(0, w.time) }));
+  const waves = request.gathering.waves
+    .filter((w) => w.items.length > 0)
+    .map((w) => ({ id: w.id, name: w.name, minute: days.minute(0, w.time) }));
   const byMinute = new Map<number, Target>();
   for (const entry of request.gathering.freezer) {
     const minute = days.minute(entry.by.day, entry.by.time);
@@ -29,7 +31,9 @@ export const dayText = (origin: string, minute: number): string =>
 
 /** Clock time, with the day in front where the plan runs over several. */
 export const momentText = (origin: string, minute: number, severalDays: boolean): string =>
-  severalDays ? `${format(addDays(parseISO(origin.slice(0, 10)), Math.floor(minute / MINUTES_A_DAY)), "EEE")} ${clockText(minute)}` : clockText(minute);
+  severalDays
+    ? `${format(addDays(parseISO(origin.slice(0, 10)), Math.floor(minute / MINUTES_A_DAY)), "EEE")} ${clockText(minute)}`
+    : clockText(minute);
 
 export interface CookUse {
   readonly id: string;
@@ -61,11 +65,21 @@ export function summarise(plan: Plan, request: PlanRequest): PlanSummary {
       const entry = placed.get(task.id);
       task.uses.forEach((use, u) => {
         if (!entry || entry.taken[u] !== cook.id) return;
-        const minutes = use.minutes === undefined ? entry.end - entry.start : Array.isArray(use.minutes) ? use.minutes[(use.resource as string[]).indexOf(cook.id)] : use.minutes;
+        const minutes =
+          use.minutes === undefined
+            ? entry.end - entry.start
+            : Array.isArray(use.minutes)
+              ? use.minutes[(use.resource as string[]).indexOf(cook.id)]
+              : use.minutes;
         busy += minutes;
       });
     }
     return { id: cook.id, name: cook.name, busy, there };
   });
-  return { firstStart, lastEnd, severalDays: Math.floor(firstStart / MINUTES_A_DAY) !== Math.floor((lastEnd - 1) / MINUTES_A_DAY), cooks };
+  return {
+    firstStart,
+    lastEnd,
+    severalDays: Math.floor(firstStart / MINUTES_A_DAY) !== Math.floor((lastEnd - 1) / MINUTES_A_DAY),
+    cooks,
+  };
 }

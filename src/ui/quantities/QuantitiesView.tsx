@@ -18,7 +18,12 @@ export function QuantitiesView() {
   const plan = stale ? undefined : good?.plan;
   const sheets = useMemo(() => (latest ? itemSheets(latest.quantities, plan) : []), [latest, plan]);
   const order = itemOrder(source.items);
-  if (sheets.length === 0) return <Empty title="Nothing to weigh yet">Add items to a wave or to the freezer, and every batch appears here with its grams.</Empty>;
+  if (sheets.length === 0)
+    return (
+      <Empty title="Nothing to weigh yet">
+        Add items to a wave or to the freezer, and every batch appears here with its grams.
+      </Empty>
+    );
   const severalDays = good ? summarise(good.plan, good.request).severalDays : false;
   const when = (sheet: BatchSheet): string => {
     if (sheet.batch.ahead) return "done ahead";
@@ -32,12 +37,20 @@ export function QuantitiesView() {
             <Monogram name={item.name} tone={toneOf(order.get(item.id) ?? 0)} />
             <Typography variant="h2">{item.name}</Typography>
             <Typography color="text.secondary">
-              {pieces} pieces · {item.piece.doughG} g dough{item.piece.fillingG > 0 ? ` and ${item.piece.fillingG} g filling` : ""} each
+              {pieces} pieces · {item.piece.doughG} g dough
+              {item.piece.fillingG > 0 ? ` and ${item.piece.fillingG} g filling` : ""} each
             </Typography>
           </Box>
-          <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(272px, 1fr))", gap: 1.5, alignItems: "start" }}>
+          <Box
+            sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(272px, 1fr))", gap: 1.5, alignItems: "start" }}
+          >
             {own.map((sheet) => (
-              <Paper key={sheet.batch.id} component="article" aria-label={`${item.name}, ${sheet.title}`} sx={{ p: 1.75, opacity: sheet.batch.ahead ? 0.75 : 1 }}>
+              <Paper
+                key={sheet.batch.id}
+                component="article"
+                aria-label={`${item.name}, ${sheet.title}`}
+                sx={{ p: 1.75, opacity: sheet.batch.ahead ? 0.75 : 1 }}
+              >
                 <Box sx={{ display: "flex", alignItems: "baseline", gap: 1 }}>
                   <Typography variant="h3">{sheet.title}</Typography>
                   <Typography variant="caption" sx={{ ml: "auto", fontWeight: 600, color: COLOUR.tide }}>

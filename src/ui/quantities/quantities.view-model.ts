@@ -24,11 +24,16 @@ const PART_WORD: Readonly<Record<Batch["part"], string>> = { dough: "Dough", fil
 export function itemSheets(q: Quantities, plan: Plan | undefined): ItemSheet[] {
   const items = [...new Set(q.demands.map((demand) => demand.item))];
   const placed = new Map(plan?.solution.tasks.map((task) => [task.id, task.start]) ?? []);
+  /** Steps that use what a batch weighs: those of its part, for a finish the one it is put on in. */
+  const uses = (batch: Batch, item: Item, step: string): boolean => {
+    if (batch.part !== "finish") return item.steps.some((s) => s.id === step && s.part === batch.part);
+    const [demand] = q.demands.filter((d) => d.item.id === item.id && overlaps(d.range, batch.range));
+    return demand.resolved.finish.some((entry) => entry.step === step && entry.what === batch.ingredients[0]?.in);
+  };
   const startOf = (batch: Batch, item: Item): number | undefined => {
     const starts = Object.entries(plan?.tasks ?? {}).flatMap(([id, info]) => {
-      const step = item.steps.find((s) => s.id === info.step);
-      const same = info.item === item.id && overlaps(info.range, batch.range) && step && (batch.part === "finish" ? step.part === "piece" : step.part === batch.part);
-      return same && placed.has(id) ? [placed.get(id)!] : [];
+      const mine = info.item === item.id && info.step !== null && overlaps(info.range, batch.range) && uses(batch, item, info.step);
+      return mine && placed.has(id) ? [placed.get(id)!] : [];
     });
     return starts.length > 0 ? Math.min(...starts) : undefined;
   };
@@ -41,7 +46,10 @@ export function itemSheets(q: Quantities, plan: Plan | undefined): ItemSheet[] {
         const where = [...new Set(batch.ingredients.map((line) => line.in))];
         return {
           batch,
-          title: batch.part === "finish" ? `${PART_WORD.finish}: ${where[0]}` : `${PART_WORD[batch.part]}${count > 1 ? ` ${n} of ${count}` : ""}`,
+          title:
+            batch.part === "finish"
+              ? `${PART_WORD.finish}: ${where[0]}`
+              : `${PART_WORD[batch.part]}${count > 1 ? ` ${n} of ${count}` : ""}`,
           start: batch.ahead ? undefined : startOf(batch, item),
           groups: where.map((name) => ({
             name: batch.part === "dough" ? (item.dough.parts.find((p) => p.id === name)?.name ?? name) : "",

@@ -38,13 +38,23 @@ export const theme = createTheme({
         "@media (prefers-reduced-motion: reduce)": { "*": { animation: "none !important", transition: "none !important" } },
       },
     },
-    MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { border: `1px solid ${COLOUR.line}`, backgroundImage: "none" } } },
+    MuiPaper: {
+      defaultProps: { elevation: 0 },
+      styleOverrides: { root: { border: `1px solid ${COLOUR.line}`, backgroundImage: "none" } },
+    },
     MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { borderRadius: 4, minHeight: 36 } } },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiTextField: { defaultProps: { size: "small" } },
     MuiSelect: { styleOverrides: { select: { fontSize: "0.875rem", paddingLeft: 10 } } },
     MuiInputBase: { styleOverrides: { input: { fontSize: "0.9rem" } } },
-    MuiOutlinedInput: { styleOverrides: { root: { backgroundColor: COLOUR.card }, input: { paddingLeft: 10, paddingRight: 10 } } },
-    MuiTableCell: { styleOverrides: { root: { borderColor: COLOUR.line, padding: "6px 10px" }, head: { color: COLOUR.soft, fontWeight: 600, fontSize: "0.78rem" } } },
+    MuiOutlinedInput: {
+      styleOverrides: { root: { backgroundColor: COLOUR.card }, input: { paddingLeft: 10, paddingRight: 10 } },
+    },
+    MuiTableCell: {
+      styleOverrides: {
+        root: { borderColor: COLOUR.line, padding: "6px 10px" },
+        head: { color: COLOUR.soft, fontWeight: 600, fontSize: "0.78rem" },
+      },
+    },
   },
 });

@@ -7,37 +7,103 @@ import { ticksOf, type TimeScale } from "./scale";
 export const AXIS_HEIGHT = 76;
 
 /** Clock time above, time before the next wave below, and the waves themselves as flags. */
-export function Axis({ scale, targets, origin, labelWidth }: { scale: TimeScale; targets: readonly Target[]; origin: string; labelWidth: number }) {
+export function Axis({
+  scale,
+  targets,
+  origin,
+  labelWidth,
+}: {
+  scale: TimeScale;
+  targets: readonly Target[];
+  origin: string;
+  labelWidth: number;
+}) {
   const ticks = ticksOf(scale);
-  const severalDays = scale.pieces.some((p) => Math.floor(p.from / MINUTES_A_DAY) !== Math.floor(scale.pieces[0].from / MINUTES_A_DAY));
+  const severalDays = scale.pieces.some(
+    (p) => Math.floor(p.from / MINUTES_A_DAY) !== Math.floor(scale.pieces[0].from / MINUTES_A_DAY),
+  );
   return (
-    <Box sx={{ position: "sticky", top: 0, zIndex: 4, height: AXIS_HEIGHT, background: COLOUR.card, borderBottom: `2px solid ${COLOUR.ink}` }}>
-      <Box sx={{ position: "sticky", left: 0, zIndex: 2, width: labelWidth, height: AXIS_HEIGHT - 2, background: COLOUR.card, pl: 1.5, fontSize: "0.72rem", color: COLOUR.soft }}>
+    <Box
+      sx={{
+        position: "sticky",
+        top: 0,
+        zIndex: 4,
+        height: AXIS_HEIGHT,
+        background: COLOUR.card,
+        borderBottom: `2px solid ${COLOUR.ink}`,
+      }}
+    >
+      <Box
+        sx={{
+          position: "sticky",
+          left: 0,
+          zIndex: 2,
+          width: labelWidth,
+          height: AXIS_HEIGHT - 2,
+          background: COLOUR.card,
+          pl: 1.5,
+          fontSize: "0.72rem",
+          color: COLOUR.soft,
+        }}
+      >
         <Box sx={{ pt: "41px", lineHeight: "16px" }}>clock</Box>
         <Box sx={{ lineHeight: "16px" }}>before {targets[0]?.name.toLowerCase() ?? "the end"}</Box>
       </Box>
       <Box sx={{ position: "absolute", left: labelWidth, top: 0, right: 0, height: AXIS_HEIGHT - 2 }}>
         {severalDays &&
-          scale.pieces.filter((p) => !p.folded).map((p) => (
-            <Box key={p.from} sx={{ position: "absolute", left: p.x + 4, top: 2, fontSize: "0.74rem", fontWeight: 650, whiteSpace: "nowrap" }}>
-              {dayText(origin, p.from)}
-            </Box>
-          ))}
+          scale.pieces
+            .filter((p) => !p.folded)
+            .map((p) => (
+              <Box
+                key={p.from}
+                sx={{ position: "absolute", left: p.x + 4, top: 2, fontSize: "0.74rem", fontWeight: 650, whiteSpace: "nowrap" }}
+              >
+                {dayText(origin, p.from)}
+              </Box>
+            ))}
         {ticks.map((minute) => {
           const target = targets[0];
           const before = target ? target.minute - minute : 0;
           const hour = minute % 60 === 0;
           return (
-            <Box key={minute} sx={{ position: "absolute", left: scale.x(minute), top: 41, transform: "translateX(-50%)", textAlign: "center", fontSize: "0.72rem", lineHeight: "16px", color: hour ? COLOUR.ink : COLOUR.soft, whiteSpace: "nowrap" }}>
+            <Box
+              key={minute}
+              sx={{
+                position: "absolute",
+                left: scale.x(minute),
+                top: 41,
+                transform: "translateX(-50%)",
+                textAlign: "center",
+                fontSize: "0.72rem",
+                lineHeight: "16px",
+                color: hour ? COLOUR.ink : COLOUR.soft,
+                whiteSpace: "nowrap",
+              }}
+            >
               <div>{clockText(minute)}</div>
-              <Box sx={{ color: COLOUR.soft }}>{before > 0 ? `−${shortLength(before)}` : before === 0 ? "0" : `+${shortLength(-before)}`}</Box>
+              <Box sx={{ color: COLOUR.soft }}>
+                {before > 0 ? `−${shortLength(before)}` : before === 0 ? "0" : `+${shortLength(-before)}`}
+              </Box>
             </Box>
           );
         })}
         {targets.map((target, i) => (
           <Box
             key={target.id}
-            sx={{ position: "absolute", left: scale.x(target.minute), top: 2 + 19 * (i % 2), transform: "translateX(-100%)", background: target.id.startsWith("freezer") ? COLOUR.tide : COLOUR.ember, color: "#fff", px: 0.75, borderRadius: "2px 0 0 2px", fontSize: "0.74rem", fontWeight: 650, lineHeight: "18px", whiteSpace: "nowrap" }}
+            sx={{
+              position: "absolute",
+              left: scale.x(target.minute),
+              top: 2 + 19 * (i % 2),
+              transform: "translateX(-100%)",
+              background: target.id.startsWith("freezer") ? COLOUR.tide : COLOUR.ember,
+              color: "#fff",
+              px: 0.75,
+              borderRadius: "2px 0 0 2px",
+              fontSize: "0.74rem",
+              fontWeight: 650,
+              lineHeight: "18px",
+              whiteSpace: "nowrap",
+            }}
           >
             {target.name} {clockText(target.minute)}
           </Box>
@@ -48,28 +114,85 @@ export function Axis({ scale, targets, origin, labelWidth }: { scale: TimeScale;
 }
 
 /** "45", "2 h", "2½ h": short enough for an axis. */
-const shortLength = (minutes: number): string => (minutes < 60 ? `${minutes} min` : minutes % 60 === 30 ? `${Math.floor(minutes / 60)}½ h` : lengthText(minutes));
+const shortLength = (minutes: number): string =>
+  minutes < 60 ? `${minutes} min` : minutes % 60 === 30 ? `${Math.floor(minutes / 60)}½ h` : lengthText(minutes);
 
 /** Stretches in which nothing happens, folded to a band behind all lanes. */
 export function Folds({ scale, labelWidth }: { scale: TimeScale; labelWidth: number }) {
   return (
-    <Box aria-hidden sx={{ position: "absolute", left: labelWidth, top: AXIS_HEIGHT, bottom: 0, width: scale.width, pointerEvents: "none" }}>
-      {scale.pieces.filter((p) => p.folded).map((p) => (
-        <Box key={p.from} sx={{ position: "absolute", left: p.x, top: 0, bottom: 0, width: p.width, background: `repeating-linear-gradient(90deg, ${COLOUR.page} 0 3px, #dfe3de 3px 6px)` }} />
-      ))}
+    <Box
+      aria-hidden
+      sx={{ position: "absolute", left: labelWidth, top: AXIS_HEIGHT, bottom: 0, width: scale.width, pointerEvents: "none" }}
+    >
+      {scale.pieces
+        .filter((p) => p.folded)
+        .map((p) => (
+          <Box
+            key={p.from}
+            sx={{
+              position: "absolute",
+              left: p.x,
+              top: 0,
+              bottom: 0,
+              width: p.width,
+              background: `repeating-linear-gradient(90deg, ${COLOUR.page} 0 3px, #dfe3de 3px 6px)`,
+            }}
+          />
+        ))}
     </Box>
   );
 }
 
 /** Waves and deadlines as lines through all lanes; hours as faint ones. */
-export function TargetLines({ scale, targets, labelWidth }: { scale: TimeScale; targets: readonly Target[]; labelWidth: number }) {
+export function TargetLines({
+  scale,
+  targets,
+  labelWidth,
+}: {
+  scale: TimeScale;
+  targets: readonly Target[];
+  labelWidth: number;
+}) {
   return (
-    <Box aria-hidden sx={{ position: "absolute", left: labelWidth, top: AXIS_HEIGHT, bottom: 0, width: scale.width, pointerEvents: "none", zIndex: 2 }}>
-      {ticksOf(scale).filter((m) => m % 60 === 0).map((minute) => (
-        <Box key={minute} sx={{ position: "absolute", left: scale.x(minute), top: 0, bottom: 0, width: "1px", background: "rgba(28,38,40,0.07)" }} />
-      ))}
+    <Box
+      aria-hidden
+      sx={{
+        position: "absolute",
+        left: labelWidth,
+        top: AXIS_HEIGHT,
+        bottom: 0,
+        width: scale.width,
+        pointerEvents: "none",
+        zIndex: 2,
+      }}
+    >
+      {ticksOf(scale)
+        .filter((m) => m % 60 === 0)
+        .map((minute) => (
+          <Box
+            key={minute}
+            sx={{
+              position: "absolute",
+              left: scale.x(minute),
+              top: 0,
+              bottom: 0,
+              width: "1px",
+              background: "rgba(28,38,40,0.07)",
+            }}
+          />
+        ))}
       {targets.map((target) => (
-        <Box key={target.id} sx={{ position: "absolute", left: scale.x(target.minute) - 1, top: 0, bottom: 0, width: "2px", background: target.id.startsWith("freezer") ? COLOUR.tide : COLOUR.ember }} />
+        <Box
+          key={target.id}
+          sx={{
+            position: "absolute",
+            left: scale.x(target.minute) - 1,
+            top: 0,
+            bottom: 0,
+            width: "2px",
+            background: target.id.startsWith("freezer") ? COLOUR.tide : COLOUR.ember,
+          }}
+        />
       ))}
     </Box>
   );

@@ -10,7 +10,8 @@ const HATCH = (line: string, ground: string) => `repeating-linear-gradient(135de
 /** How a block is drawn: solid for hands, hatched for what runs by itself, dotted for what waits. Colour only says which item. */
 function paint(kind: Block["kind"], tone: Tone) {
   if (kind === "hands" || kind === "tend") return { background: tone.deep, color: "#fff", border: `1px solid ${tone.deep}` };
-  if (kind === "passive") return { background: HATCH(`${tone.deep}38`, tone.mist), color: COLOUR.ink, border: `1px solid ${tone.deep}` };
+  if (kind === "passive")
+    return { background: HATCH(`${tone.deep}38`, tone.mist), color: COLOUR.ink, border: `1px solid ${tone.deep}` };
   return { background: "#fff", color: COLOUR.soft, border: `1px dotted ${tone.deep}` };
 }
 
@@ -30,7 +31,9 @@ const rowHeight = (lane: Lane): number => (lane.group === "Hands" ? 30 : lane.gr
 
 function laneHeight(lane: Lane): number {
   if (lane.units === undefined) return lane.rows * rowHeight(lane) + 6;
-  return lane.group === "Heat" ? Math.max(30, Math.min(66, lane.units * 20)) + 8 : Math.max(26, Math.min(48, lane.units * 11)) + 6;
+  return lane.group === "Heat"
+    ? Math.max(30, Math.min(66, lane.units * 20)) + 8
+    : Math.max(26, Math.min(48, lane.units * 11)) + 6;
 }
 
 export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, selected, onSelect, timeText }: Props) {
@@ -39,23 +42,78 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
     <>
       {heading && (
         <Box sx={{ background: COLOUR.page, borderBottom: `1px solid ${COLOUR.line}`, position: "relative", zIndex: 3 }}>
-          <Box sx={{ position: "sticky", left: 0, width: "max-content", pl: 1.5, fontSize: "0.72rem", fontWeight: 650, color: COLOUR.soft, lineHeight: "20px" }}>{heading}</Box>
+          <Box
+            sx={{
+              position: "sticky",
+              left: 0,
+              width: "max-content",
+              pl: 1.5,
+              fontSize: "0.72rem",
+              fontWeight: 650,
+              color: COLOUR.soft,
+              lineHeight: "20px",
+            }}
+          >
+            {heading}
+          </Box>
         </Box>
       )}
-      <Box data-lane={lane.id} role="group" aria-label={lane.name} sx={{ position: "relative", height, borderBottom: `1px solid ${COLOUR.line}` }}>
-        <Box sx={{ position: "sticky", left: 0, zIndex: 3, width: labelWidth, height: height - 1, pl: 1.5, pr: 0.5, background: COLOUR.card, borderRight: `1px solid ${COLOUR.line}`, display: "flex", flexDirection: "column", justifyContent: "center", overflow: "hidden" }}>
+      <Box
+        data-lane={lane.id}
+        role="group"
+        aria-label={lane.name}
+        sx={{ position: "relative", height, borderBottom: `1px solid ${COLOUR.line}` }}
+      >
+        <Box
+          sx={{
+            position: "sticky",
+            left: 0,
+            zIndex: 3,
+            width: labelWidth,
+            height: height - 1,
+            pl: 1.5,
+            pr: 0.5,
+            background: COLOUR.card,
+            borderRight: `1px solid ${COLOUR.line}`,
+            display: "flex",
+            flexDirection: "column",
+            justifyContent: "center",
+            overflow: "hidden",
+          }}
+        >
           <Box sx={{ fontWeight: 600, fontSize: "0.8rem", lineHeight: 1.15, overflowWrap: "anywhere" }}>{lane.name}</Box>
           {lane.detail && <Box sx={{ fontSize: "0.7rem", color: COLOUR.soft, lineHeight: 1.2 }}>{lane.detail}</Box>}
         </Box>
         <Box sx={{ position: "absolute", left: labelWidth, top: 0, height }}>
           {lane.closed.map(([from, to]) => (
-            <Box key={from} sx={{ position: "absolute", left: scale.x(from), width: Math.max(0, scale.x(to) - scale.x(from)), top: 0, height: height - 1, background: "repeating-linear-gradient(90deg, #e3e6e1 0 2px, #eef0ec 2px 7px)" }} />
+            <Box
+              key={from}
+              sx={{
+                position: "absolute",
+                left: scale.x(from),
+                width: Math.max(0, scale.x(to) - scale.x(from)),
+                top: 0,
+                height: height - 1,
+                background: "repeating-linear-gradient(90deg, #e3e6e1 0 2px, #eef0ec 2px 7px)",
+              }}
+            />
           ))}
           {lane.changes.map((change, i) => (
             <Change key={change.start} {...change} scale={scale} height={height} named={i === 0} />
           ))}
           {lane.blocks.map((block) => (
-            <BlockButton key={`${block.task}-${block.start}-${block.row}`} block={block} lane={lane} height={height} scale={scale} tone={toneOf(toneIndex.get(block.item) ?? 0)} name={nameOf(block.item)} chosen={block.task === selected} onSelect={onSelect} timeText={timeText(block)} />
+            <BlockButton
+              key={`${block.task}-${block.start}-${block.row}`}
+              block={block}
+              lane={lane}
+              height={height}
+              scale={scale}
+              tone={toneOf(toneIndex.get(block.item) ?? 0)}
+              name={nameOf(block.item)}
+              chosen={block.task === selected}
+              onSelect={onSelect}
+              timeText={timeText(block)}
+            />
           ))}
         </Box>
       </Box>
@@ -64,13 +122,45 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
 }
 
 /** A wedge for heating up or cooling down; the first one, the switching on, is named beside it. */
-function Change({ start, end, text, scale, height, named }: Lane["changes"][number] & { scale: TimeScale; height: number; named: boolean }) {
+function Change({
+  start,
+  end,
+  text,
+  scale,
+  height,
+  named,
+}: Lane["changes"][number] & { scale: TimeScale; height: number; named: boolean }) {
   const left = scale.x(start);
   const width = Math.max(2, scale.x(end) - left);
   const rises = text.startsWith("heat");
   return (
-    <Box title={text} sx={{ position: "absolute", left, width, top: 0, height: height - 1, background: rises ? `linear-gradient(to bottom right, transparent 50%, ${COLOUR.emberMist} 50.5%)` : `linear-gradient(to bottom left, transparent 50%, ${COLOUR.tideMist} 50.5%)` }}>
-      {named && <Box sx={{ position: "absolute", right: width + 2, bottom: 2, fontSize: "0.68rem", color: COLOUR.ember, whiteSpace: "nowrap" }}>switch on {clockText(start)}</Box>}
+    <Box
+      title={text}
+      sx={{
+        position: "absolute",
+        left,
+        width,
+        top: 0,
+        height: height - 1,
+        background: rises
+          ? `linear-gradient(to bottom right, transparent 50%, ${COLOUR.emberMist} 50.5%)`
+          : `linear-gradient(to bottom left, transparent 50%, ${COLOUR.tideMist} 50.5%)`,
+      }}
+    >
+      {named && (
+        <Box
+          sx={{
+            position: "absolute",
+            right: width + 2,
+            bottom: 2,
+            fontSize: "0.68rem",
+            color: COLOUR.ember,
+            whiteSpace: "nowrap",
+          }}
+        >
+          switch on {clockText(start)}
+        </Box>
+      )}
     </Box>
   );
 }
@@ -94,8 +184,10 @@ function BlockButton({ block, lane, height, scale, tone, name, chosen, onSelect,
   const top = lane.units === undefined ? 3 + block.row * unit : height - 4 - (block.row + block.amount) * unit;
   const boxHeight = lane.units === undefined ? unit - 2 : Math.max(4, unit * block.amount - 1);
   const letters = monogram(name);
-  const label = width >= 19 ? (width >= 30 + block.text.length * 6 && boxHeight >= 13 ? `${letters} ${block.text}` : letters) : "";
-  const kindText = block.kind === "hands" || block.kind === "tend" ? "hands" : block.kind === "passive" ? "runs by itself" : "waits";
+  const label =
+    width >= 19 ? (width >= 30 + block.text.length * 6 && boxHeight >= 13 ? `${letters} ${block.text}` : letters) : "";
+  const kindText =
+    block.kind === "hands" || block.kind === "tend" ? "hands" : block.kind === "passive" ? "runs by itself" : "waits";
   return (
     <>
       {block.window && <RestWindow window={block.window} scale={scale} top={top} height={boxHeight} tone={tone} />}
@@ -134,7 +226,10 @@ function BlockButton({ block, lane, height, scale, tone, name, chosen, onSelect,
       >
         {label}
         {block.fill && boxHeight >= 34 && width >= 24 && (
-          <Box component="span" sx={{ display: "block", fontWeight: 500, fontSize: 10.5, lineHeight: "13px", whiteSpace: "normal" }}>
+          <Box
+            component="span"
+            sx={{ display: "block", fontWeight: 500, fontSize: 10.5, lineHeight: "13px", whiteSpace: "normal" }}
+          >
             {block.fill}
           </Box>
         )}
@@ -144,12 +239,37 @@ function BlockButton({ block, lane, height, scale, tone, name, chosen, onSelect,
 }
 
 /** From where and to where a rest may end: a bracket behind its bar. */
-function RestWindow({ window: [from, to], scale, top, height, tone }: { window: readonly [number, number]; scale: TimeScale; top: number; height: number; tone: Tone }) {
+function RestWindow({
+  window: [from, to],
+  scale,
+  top,
+  height,
+  tone,
+}: {
+  window: readonly [number, number];
+  scale: TimeScale;
+  top: number;
+  height: number;
+  tone: Tone;
+}) {
   const left = scale.x(from);
   const right = scale.x(to);
   if (right - left < 3) return null;
   return (
-    <Box aria-hidden sx={{ position: "absolute", left, width: right - left, top: top + height / 2 - 1, height: "2px", background: `${tone.deep}88`, "&::before, &::after": { position: "absolute", top: -7, fontSize: 10, color: tone.deep, lineHeight: "16px" }, "&::before": { content: '"▸"', left: -3 }, "&::after": { content: '"◂"', right: -3 } }} />
+    <Box
+      aria-hidden
+      sx={{
+        position: "absolute",
+        left,
+        width: right - left,
+        top: top + height / 2 - 1,
+        height: "2px",
+        background: `${tone.deep}88`,
+        "&::before, &::after": { position: "absolute", top: -7, fontSize: 10, color: tone.deep, lineHeight: "16px" },
+        "&::before": { content: '"▸"', left: -3 },
+        "&::after": { content: '"◂"', right: -3 },
+      }}
+    />
   );
 }
 

@@ -36,13 +36,18 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
   const item = request.items.find((i) => i.id === info.item);
   if (!placed || !problemTask || !item) return null;
   const step = stepOfTask(plan, request, task);
-  const target = targetsOf(request).find((t) => info.for.includes(t.id)) ?? targetsOf(request).find((t) => t.minute >= placed.end);
+  const target =
+    targetsOf(request).find((t) => info.for.includes(t.id)) ?? targetsOf(request).find((t) => t.minute >= placed.end);
   const range = Array.isArray(problemTask.duration) ? problemTask.duration : undefined;
   const nameOf = (id: string) => request.kitchen.cooks.find((c) => c.id === id)?.name ?? id.replace(/-/g, " ");
   const takes = [...new Set(placed.taken)].filter((id) => id !== "somebody-about").map(nameOf);
   const before = problemTask.after.map((link) => link.task).filter((id) => plan.tasks[id]);
   return (
-    <Paper component="aside" aria-label="Step" sx={{ p: 2, position: { md: "sticky" }, top: 8, maxHeight: { md: "calc(100vh - 24px)" }, overflow: "auto" }}>
+    <Paper
+      component="aside"
+      aria-label="Step"
+      sx={{ p: 2, position: { md: "sticky" }, top: 8, maxHeight: { md: "calc(100vh - 24px)" }, overflow: "auto" }}
+    >
       <Box sx={{ display: "flex", gap: 1.25, alignItems: "flex-start" }}>
         <Monogram name={item.name} tone={toneOf(toneIndex.get(item.id) ?? 0)} />
         <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
@@ -61,26 +66,50 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
         )}
       </Box>
       {step?.do && <Typography sx={{ mb: 1.25 }}>{step.do}</Typography>}
-      {!step && <Typography sx={{ mb: 1.25 }}>Nothing is done here: the place stays taken until the next step begins.</Typography>}
+      {!step && (
+        <Typography sx={{ mb: 1.25 }}>Nothing is done here: the place stays taken until the next step begins.</Typography>
+      )}
       {step?.caution && <Banner kind="caution">{step.caution}</Banner>}
       <Facts
         rows={[
           ["Pieces", piecesText(info.pieces)],
           ["Takes", takes.join(", ") || "nothing"],
-          range && step?.rest ? ["May end", `${clockText(placed.start + range[0])} to ${clockText(placed.start + range[1])}`] : undefined,
+          range && step?.rest
+            ? ["May end", `${clockText(placed.start + range[0])} to ${clockText(placed.start + range[1])}`]
+            : undefined,
           step?.rest ? ["Where", `${step.rest.where}, ${step.rest.atC} °C`] : undefined,
           step?.coreC ? ["Core", `${step.coreC} °C in the thickest piece; local rules come first`] : undefined,
         ]}
       />
       {step && <Cues step={step} />}
-      {step && step.part !== "piece" && <Weights batches={batchesFor(plan.batches, item.id, info.range).filter((b) => b.part === step.part)} />}
+      {step && step.part !== "piece" && (
+        <Weights batches={batchesFor(plan.batches, item.id, info.range).filter((b) => b.part === step.part)} />
+      )}
       {before.length > 0 && (
         <Box sx={{ mt: 1.5 }}>
           <Typography variant="h3" gutterBottom>
             Comes after
           </Typography>
           {before.map((id) => (
-            <Box key={id} component="button" type="button" onClick={() => onSelect(id)} sx={{ display: "block", width: "100%", textAlign: "left", background: "none", border: 0, p: 0.5, font: "inherit", fontSize: "0.85rem", color: COLOUR.tide, cursor: "pointer", textDecoration: "underline" }}>
+            <Box
+              key={id}
+              component="button"
+              type="button"
+              onClick={() => onSelect(id)}
+              sx={{
+                display: "block",
+                width: "100%",
+                textAlign: "left",
+                background: "none",
+                border: 0,
+                p: 0.5,
+                font: "inherit",
+                fontSize: "0.85rem",
+                color: COLOUR.tide,
+                cursor: "pointer",
+                textDecoration: "underline",
+              }}
+            >
               {plan.tasks[id].text}
             </Box>
           ))}
@@ -98,7 +127,19 @@ const Soft = ({ children }: { children: ReactNode }) => (
 
 function Facts({ rows }: { rows: readonly (readonly [string, string] | undefined)[] }) {
   return (
-    <Box component="dl" sx={{ display: "grid", gridTemplateColumns: "76px 1fr", rowGap: 0.5, m: 0, mt: 1.25, fontSize: "0.875rem", "& dd": { m: 0 }, "& dt": { color: COLOUR.soft } }}>
+    <Box
+      component="dl"
+      sx={{
+        display: "grid",
+        gridTemplateColumns: "76px 1fr",
+        rowGap: 0.5,
+        m: 0,
+        mt: 1.25,
+        fontSize: "0.875rem",
+        "& dd": { m: 0 },
+        "& dt": { color: COLOUR.soft },
+      }}
+    >
       {rows.map((row) => row && [<dt key={`${row[0]}-t`}>{row[0]}</dt>, <dd key={`${row[0]}-d`}>{row[1]}</dd>])}
     </Box>
   );
@@ -133,7 +174,9 @@ function Weights({ batches }: { batches: readonly Batch[] }) {
           {batches.length > 1 && <Typography variant="caption">for {piecesText(batch.pieces)}</Typography>}
           {batch.ingredients.map((line, i) => (
             <Box key={`${line.id}-${i}`} sx={{ display: "grid", gridTemplateColumns: "70px 1fr", gap: 1, fontSize: "0.85rem" }}>
-              <Box sx={{ textAlign: "right", fontWeight: 600 }}>{line.grams < 20 ? line.grams.toFixed(1) : Math.round(line.grams)} g</Box>
+              <Box sx={{ textAlign: "right", fontWeight: 600 }}>
+                {line.grams < 20 ? line.grams.toFixed(1) : Math.round(line.grams)} g
+              </Box>
               <Box>{line.name}</Box>
             </Box>
           ))}

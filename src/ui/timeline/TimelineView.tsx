@@ -29,7 +29,10 @@ export function TimelineView() {
   const [width, setWidth] = useState(1100);
   const [frame, setFrame] = useState<HTMLElement | null>(null);
   const model = useMemo(() => (good ? timelineModel(good.plan, good.request) : undefined), [good]);
-  const scale = useMemo(() => model && timeScale(model.busy, { fit: (width - LABEL_WIDTH - 14) * ZOOMS[zoom].factor }), [model, width, zoom]);
+  const scale = useMemo(
+    () => model && timeScale(model.busy, { fit: (width - LABEL_WIDTH - 14) * ZOOMS[zoom].factor }),
+    [model, width, zoom],
+  );
   const order = useMemo(() => itemOrder(source.items), [source.items]);
 
   useEffect(() => {
@@ -44,16 +47,29 @@ export function TimelineView() {
     return (
       <div ref={setFrame}>
         <Empty title={empty ? "Nothing to plan yet" : work.kind === "refused" ? "No plan to show" : "Looking for a timetable"}>
-          {empty ? "Add items to a wave or to the freezer on the Gathering page." : work.kind === "refused" ? "What stands in the way is said above. Change the gathering and a new plan is looked for at once." : "The first plan appears here as soon as it is found."}
+          {empty
+            ? "Add items to a wave or to the freezer on the Gathering page."
+            : work.kind === "refused"
+              ? "What stands in the way is said above. Change the gathering and a new plan is looked for at once."
+              : "The first plan appears here as soon as it is found."}
         </Empty>
       </div>
     );
   }
   const chosen = selected && good.plan.tasks[selected] ? selected : undefined;
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: chosen ? { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) 330px" } : "minmax(0, 1fr)", gap: 2, alignItems: "start" }}>
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: chosen ? { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) 330px" } : "minmax(0, 1fr)",
+        gap: 2,
+        alignItems: "start",
+      }}
+    >
       <Box ref={setFrame} sx={{ minWidth: 0 }}>
-        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center", mb: 1, fontSize: "0.8rem", color: COLOUR.soft }}>
+        <Box
+          sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center", mb: 1, fontSize: "0.8rem", color: COLOUR.soft }}
+        >
           <Swatch kind="hands">hands at work</Swatch>
           <Swatch kind="passive">runs by itself</Swatch>
           <Swatch kind="wait">waits</Swatch>
@@ -61,7 +77,12 @@ export function TimelineView() {
           <Swatch kind="closed">not there</Swatch>
           <ButtonGroup size="small" sx={{ ml: "auto" }} aria-label="Zoom">
             {ZOOMS.map(({ name }, i) => (
-              <Button key={name} variant={i === zoom ? "contained" : "outlined"} aria-pressed={i === zoom} onClick={() => setZoom(i)}>
+              <Button
+                key={name}
+                variant={i === zoom ? "contained" : "outlined"}
+                aria-pressed={i === zoom}
+                onClick={() => setZoom(i)}
+              >
                 {name}
               </Button>
             ))}
@@ -71,7 +92,14 @@ export function TimelineView() {
           role="region"
           aria-label="Timeline"
           onKeyDown={moveBetweenBlocks}
-          sx={{ overflow: "auto", maxHeight: "calc(100vh - 190px)", border: `1px solid ${COLOUR.line}`, borderRadius: "4px", background: COLOUR.card, overscrollBehavior: "contain" }}
+          sx={{
+            overflow: "auto",
+            maxHeight: "calc(100vh - 190px)",
+            border: `1px solid ${COLOUR.line}`,
+            borderRadius: "4px",
+            background: COLOUR.card,
+            overscrollBehavior: "contain",
+          }}
         >
           <Box sx={{ position: "relative", width: LABEL_WIDTH + scale.width + 10, minWidth: "100%" }}>
             <Axis scale={scale} targets={model.targets} origin={good.plan.origin} labelWidth={LABEL_WIDTH} />
@@ -94,7 +122,16 @@ export function TimelineView() {
           </Box>
         </Box>
       </Box>
-      {chosen && <StepPanel plan={good.plan} request={good.request} task={chosen} toneIndex={order} onClose={() => setSelected(undefined)} onSelect={setSelected} />}
+      {chosen && (
+        <StepPanel
+          plan={good.plan}
+          request={good.request}
+          task={chosen}
+          toneIndex={order}
+          onClose={() => setSelected(undefined)}
+          onSelect={setSelected}
+        />
+      )}
     </Box>
   );
 }
@@ -112,7 +149,14 @@ function moveBetweenBlocks(event: KeyboardEvent<HTMLElement>): void {
     row[row.indexOf(current) + (event.key === "ArrowLeft" ? -1 : 1)]?.focus();
     return;
   }
-  const lanes = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-lane]")].filter((l) => l.querySelector("[data-block]"));
+  const lanes = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-lane]")].filter((l) =>
+    l.querySelector("[data-block]"),
+  );
   const next = lanes[lanes.indexOf(lane) + (event.key === "ArrowUp" ? -1 : 1)];
-  if (next) blocksOf(next).reduce((best, block) => (Math.abs(middle(block) - middle(current)) < Math.abs(middle(best) - middle(current)) ? block : best)).focus();
+  if (next)
+    blocksOf(next)
+      .reduce((best, block) =>
+        Math.abs(middle(block) - middle(current)) < Math.abs(middle(best) - middle(current)) ? block : best,
+      )
+      .focus();
 }

@@ -1,7 +1,13 @@
 /** Minutes to pixels, with long stretches in which nothing happens folded to a narrow band. */
 export interface TimeScale {
   readonly width: number;
-  readonly pieces: readonly { readonly from: number; readonly to: number; readonly x: number; readonly width: number; readonly folded: boolean }[];
+  readonly pieces: readonly {
+    readonly from: number;
+    readonly to: number;
+    readonly x: number;
+    readonly width: number;
+    readonly folded: boolean;
+  }[];
   x(minute: number): number;
 }
 
@@ -49,9 +55,11 @@ export function timeScale(busy: readonly (readonly [number, number])[], size: { 
 export function ticksOf(scale: TimeScale): number[] {
   const perMin = scale.pieces.find((p) => !p.folded)!;
   const step = (perMin.width / Math.max(1, perMin.to - perMin.from)) * 30 >= 46 ? 30 : 60;
-  return scale.pieces.filter((p) => !p.folded).flatMap((p) => {
-    const ticks: number[] = [];
-    for (let minute = Math.ceil(p.from / step) * step; minute <= p.to; minute += step) ticks.push(minute);
-    return ticks;
-  });
+  return scale.pieces
+    .filter((p) => !p.folded)
+    .flatMap((p) => {
+      const ticks: number[] = [];
+      for (let minute = Math.ceil(p.from / step) * step; minute <= p.to; minute += step) ticks.push(minute);
+      return ticks;
+    });
 }

@@ -109,8 +109,23 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
         const filled = use.resource === "steamer" ? text : `${text} at ${use.setting} °C`;
         const chamber = plan.problem.resources.find((r) => r.id === taken);
         const fill = `${use.amount}/${chamber?.kind === "chamber" ? chamber.slots : 1} ${use.setting}°`;
-        put(taken, { ...base, fill, text: filled, start: entry.start, end: entry.end, kind: handsOn ? "hands" : "passive", amount: use.amount });
-      } else put(taken, { ...base, start: entry.start, end: entry.end, kind: cook || handsOn ? "hands" : step ? "passive" : "wait", amount: use.amount });
+        put(taken, {
+          ...base,
+          fill,
+          text: filled,
+          start: entry.start,
+          end: entry.end,
+          kind: handsOn ? "hands" : "passive",
+          amount: use.amount,
+        });
+      } else
+        put(taken, {
+          ...base,
+          start: entry.start,
+          end: entry.end,
+          kind: cook || handsOn ? "hands" : step ? "passive" : "wait",
+          amount: use.amount,
+        });
     });
     if (step?.rest || !info.step) {
       const range = Array.isArray(task.duration) ? task.duration : undefined;
@@ -132,20 +147,53 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
     if (cook && resource.kind === "pool") {
       const hours = [...(resource.calendar ?? [])].sort((a, b) => a[0] - b[0]);
       if (hours.length === 0) continue;
-      lanes.push({ ...stacked(blocks), id: cook.id, name: cook.name, detail: cook.skill === "intermediate" ? "" : cook.skill, group: "Hands", closed: gaps(hours, from, to), changes: [] });
+      lanes.push({
+        ...stacked(blocks),
+        id: cook.id,
+        name: cook.name,
+        detail: cook.skill === "intermediate" ? "" : cook.skill,
+        group: "Hands",
+        closed: gaps(hours, from, to),
+        changes: [],
+      });
     } else if (resource.kind === "chamber" && blocks.length > 0) {
       const [family, n] = resource.id.split("-");
       const { name, unit } = CHAMBER[family] ?? { name: resource.id, unit: "" };
-      lanes.push({ ...filled(blocks, resource.slots), id: resource.id, name: n ? `${name} ${n}` : name, detail: counted(resource.slots, unit), group: "Heat", closed: [], changes: changesOf(plan, resource.id) });
+      lanes.push({
+        ...filled(blocks, resource.slots),
+        id: resource.id,
+        name: n ? `${name} ${n}` : name,
+        detail: counted(resource.slots, unit),
+        group: "Heat",
+        closed: [],
+        changes: changesOf(plan, resource.id),
+      });
     } else if (POOLS[resource.id] && resource.kind === "pool" && blocks.length > 0) {
       const { name, unit, group } = POOLS[resource.id];
       const factor = unitFactor(resource.id, resource.capacity, request);
-      lanes.push({ ...filled(blocks, resource.capacity), id: resource.id, name, detail: counted(resource.capacity / factor, unit), group, closed: [], changes: [] });
+      lanes.push({
+        ...filled(blocks, resource.capacity),
+        id: resource.id,
+        name,
+        detail: counted(resource.capacity / factor, unit),
+        group,
+        closed: [],
+        changes: [],
+      });
     }
   }
   for (const item of request.items) {
     const blocks = perLane.get(`rest:${item.id}`);
-    if (blocks) lanes.push({ ...stacked(blocks), id: `rest:${item.id}`, name: item.name, detail: "", group: "Resting and waiting", closed: [], changes: [] });
+    if (blocks)
+      lanes.push({
+        ...stacked(blocks),
+        id: `rest:${item.id}`,
+        name: item.name,
+        detail: "",
+        group: "Resting and waiting",
+        closed: [],
+        changes: [],
+      });
   }
   const order: Lane["group"][] = ["Hands", "Heat", "Machines and cold", "Resting and waiting"];
   lanes.sort((a, b) => order.indexOf(a.group) - order.indexOf(b.group));
@@ -207,7 +255,11 @@ function changesOf(plan: Plan, chamberId: string): Lane["changes"] {
   if (chamber?.kind !== "chamber") return [];
   const placed = new Map(plan.solution.tasks.map((task) => [task.id, task]));
   const loads = plan.problem.tasks
-    .flatMap((task) => task.uses.flatMap((use, u) => (placed.get(task.id)?.taken[u] === chamberId ? [{ ...placed.get(task.id)!, setting: use.setting! }] : [])))
+    .flatMap((task) =>
+      task.uses.flatMap((use, u) =>
+        placed.get(task.id)?.taken[u] === chamberId ? [{ ...placed.get(task.id)!, setting: use.setting! }] : [],
+      ),
+    )
     .sort((a, b) => a.start - b.start);
   const changes: { start: number; end: number; text: string }[] = [];
   let setting = chamber.start;
@@ -216,7 +268,11 @@ function changesOf(plan: Plan, chamberId: string): Lane["changes"] {
     if (load.setting !== setting) {
       const rise = load.setting - setting;
       const minutes = Math.ceil(Math.abs(rise) / (rise > 0 ? chamber.heat : chamber.cool));
-      changes.push({ start: Math.max(end, load.start - minutes), end: load.start, text: `${rise > 0 ? "heat" : "cool"} to ${load.setting} °C` });
+      changes.push({
+        start: Math.max(end, load.start - minutes),
+        end: load.start,
+        text: `${rise > 0 ? "heat" : "cool"} to ${load.setting} °C`,
+      });
       setting = load.setting;
     }
     end = Math.max(end, load.end);

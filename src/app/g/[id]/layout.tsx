@@ -19,7 +19,14 @@ export default async function GatheringLayout({ params, children }: { params: Pr
   if (!kitchen) notFound();
   const source = { items: itemRepository(db).all(), kitchen, today: format(new Date(), "yyyy-MM-dd") };
   return (
-    <PlanProvider key={id} source={source} initial={stored.gathering} stored={planRepository(db).latest(id)} saveGathering={saveGathering} savePlan={savePlan}>
+    <PlanProvider
+      key={id}
+      source={source}
+      initial={stored.gathering}
+      stored={planRepository(db).latest(id)}
+      saveGathering={saveGathering}
+      savePlan={savePlan}
+    >
       <GatheringShell id={id}>{children}</GatheringShell>
     </PlanProvider>
   );

@@ -61,7 +61,9 @@ function demandViews(request: PlanRequest, plan: Plan): DemandView[] {
     const wave = request.gathering.waves.find((w) => w.id === count.for);
     const entry = wave?.items.find((i) => i.recipe === item.id) ?? request.gathering.freezer.find((f) => f.recipe === item.id)!;
     const resolved = resolveItem(item, entry.choices, count.variant);
-    const through = request.gathering.doneAhead.filter((a) => a.recipe === item.id && count.range[0] < (a.pieces ?? Infinity)).map((a) => a.through);
+    const through = request.gathering.doneAhead
+      .filter((a) => a.recipe === item.id && count.range[0] < (a.pieces ?? Infinity))
+      .map((a) => a.through);
     const frozen = wave && through.some((id) => ["freeze", "bag"].includes(resolved.steps.find((s) => s.id === id)?.kind ?? ""));
     const freezer = request.gathering.freezer.find((f) => f.recipe === item.id);
     return {
@@ -83,8 +85,17 @@ function worksOf(request: PlanRequest, plan: Plan, demands: readonly DemandView[
     const demand = info?.step ? demands.find((d) => d.item === info.item && meets(d.range, info.range)) : undefined;
     const step = demand?.resolved.steps.find((s) => s.id === info.step);
     if (!demand || !step) return [];
-    const alt = mixers === 0 && step.equipment.some((e) => e.id === "mixer") ? step.alt?.find((a) => a.equipment === "hands") : undefined;
-    const own: Step = alt ? { ...step, time: alt.time, attention: alt.attention, tend: alt.tend, equipment: [...step.equipment.filter((e) => e.id !== "mixer"), { id: "worktop" }] } : step;
+    const alt =
+      mixers === 0 && step.equipment.some((e) => e.id === "mixer") ? step.alt?.find((a) => a.equipment === "hands") : undefined;
+    const own: Step = alt
+      ? {
+          ...step,
+          time: alt.time,
+          attention: alt.attention,
+          tend: alt.tend,
+          equipment: [...step.equipment.filter((e) => e.id !== "mixer"), { id: "worktop" }],
+        }
+      : step;
     return [{ id, step: own, range: info.range, start, end, taken, demand }];
   });
 }
@@ -95,7 +106,9 @@ function eachPieceOnce(plan: Plan, demands: readonly DemandView[]): string[] {
   for (const demand of demands)
     for (const step of demand.resolved.steps) {
       if (!step.path.includes(demand.path as never) || demand.done.has(step.id)) continue;
-      const ranges = Object.values(plan.tasks).filter((t) => t.item === demand.item && t.step === step.id).map((t) => t.range);
+      const ranges = Object.values(plan.tasks)
+        .filter((t) => t.item === demand.item && t.step === step.id)
+        .map((t) => t.range);
       for (let piece = demand.range[0]; piece < demand.range[1]; piece++) {
         const n = ranges.filter(([a, b]) => a <= piece && piece < b).length;
         if (n !== 1) {
@@ -113,7 +126,8 @@ function gaps(works: readonly Done[]): string[] {
   for (const after of works)
     for (const link of after.step.after)
       for (const before of works) {
-        if (before.step.id !== link.step || before.demand.item !== after.demand.item || !meets(before.range, after.range)) continue;
+        if (before.step.id !== link.step || before.demand.item !== after.demand.item || !meets(before.range, after.range))
+          continue;
         const gap = after.start - before.end;
         const rest = before.step.rest;
         const named = link.minGapMin !== undefined || link.maxGapMin !== undefined;
@@ -122,7 +136,8 @@ function gaps(works: readonly Done[]): string[] {
         if (rest && !named && !before.step.ahead) {
           const longest = rest.max * (rest.yeasted && rest.where === "room" ? 4 : 1);
           if (after.start - before.start > longest) broken.push(`3: ${after.id} leaves ${before.id} resting too long`);
-        } else if (limit !== undefined && gap > limit) broken.push(`3: ${after.id} ${gap} min after ${before.id}, at most ${limit}`);
+        } else if (limit !== undefined && gap > limit)
+          broken.push(`3: ${after.id} ${gap} min after ${before.id}, at most ${limit}`);
       }
   return broken;
 }
@@ -137,9 +152,15 @@ function durations(request: PlanRequest, plan: Plan, works: readonly Done[]): st
     const length = work.end - work.start;
     const pieces = work.range[1] - work.range[0];
     if (step.rest) {
-      const rooms = step.rest.yeasted && step.rest.where === "room" ? [roomAt(request.kitchen, work.start), roomAt(request.kitchen, work.end - 1)] : [];
+      const rooms =
+        step.rest.yeasted && step.rest.where === "room"
+          ? [roomAt(request.kitchen, work.start), roomAt(request.kitchen, work.end - 1)]
+          : [];
       const factors = rooms.length > 0 ? rooms.map((room) => yeast(step.rest!.atC, room)) : [1];
-      if (length < Math.min(...factors) * step.rest.min - 1e-9 || length > Math.max(...factors) * Math.max(step.rest.max, 1) + 1e-9)
+      if (
+        length < Math.min(...factors) * step.rest.min - 1e-9 ||
+        length > Math.max(...factors) * Math.max(step.rest.max, 1) + 1e-9
+      )
         broken.push(`4: ${work.id} rests ${length} min`);
       continue;
     }
@@ -163,7 +184,8 @@ function cooks(request: PlanRequest, plan: Plan, works: readonly Done[]): string
     for (const work of works)
       tasks.get(work.id)!.uses.forEach((use, u) => {
         if (work.taken[u] !== cook.id) return;
-        if (cook.notFor.includes(work.step.kind) || cook.notFor.includes(work.step.id)) broken.push(`4: ${cook.id} is not for ${work.id}`);
+        if (cook.notFor.includes(work.step.kind) || cook.notFor.includes(work.step.id))
+          broken.push(`4: ${cook.id} is not for ${work.id}`);
         if (use.from === undefined || use.minutes === undefined) busy.push([work.start, work.end, work.id]);
         else {
           const minutes = Array.isArray(use.minutes) ? use.minutes[(use.resource as string[]).indexOf(cook.id)] : use.minutes;
@@ -176,7 +198,9 @@ function cooks(request: PlanRequest, plan: Plan, works: readonly Done[]): string
       if (i > 0 && busy[i - 1][1] > from) broken.push(`4: ${cook.id} at ${busy[i - 1][2]} and ${id} at once`);
       for (let minute = from; minute < to; minute++) {
         const here = cook.hours.some((h) => days.minute(h.day, h.from) <= minute && minute < days.minute(h.day, h.to));
-        const pause = request.kitchen.breaks.some((b) => days.minute(b.day, b.from) <= minute && minute < days.minute(b.day, b.to));
+        const pause = request.kitchen.breaks.some(
+          (b) => days.minute(b.day, b.from) <= minute && minute < days.minute(b.day, b.to),
+        );
         if (!here || pause) {
           broken.push(`4: ${cook.id} works on ${id} at minute ${minute}, outside the hours`);
           break;
@@ -196,7 +220,11 @@ function cooks(request: PlanRequest, plan: Plan, works: readonly Done[]): string
 /** Rule 5, sizes of lots, loads and mixes. */
 function capacities(request: PlanRequest, plan: Plan, works: readonly Done[]): string[] {
   const broken: string[] = [];
-  const limits = (item: string) => capacitiesOf(request.items.find((i) => i.id === item)!, request.kitchen);
+  const limits = (item: string) =>
+    capacitiesOf(
+      request.items.find((i) => i.id === item)!,
+      request.kitchen,
+    );
   for (const lot of plan.lots) {
     const c = limits(lot.item);
     const most = lot.carrier === "tray" ? Math.max(c.tray, c.freezerTray) : lot.carrier === "board" ? c.board : c.steamerLoad;
@@ -205,7 +233,13 @@ function capacities(request: PlanRequest, plan: Plan, works: readonly Done[]): s
   for (const load of plan.loads) {
     const c = limits(load.item);
     const raw = load.step.endsWith("reheat");
-    const most = load.chamber.startsWith("oven") ? c.shelves * (raw ? Math.max(c.tray, c.freezerTray) : c.tray) : load.chamber.startsWith("steamer") ? c.steamerLoad : load.chamber.startsWith("fryer") ? c.fryerLoad : c.panLoad;
+    const most = load.chamber.startsWith("oven")
+      ? c.shelves * (raw ? Math.max(c.tray, c.freezerTray) : c.tray)
+      : load.chamber.startsWith("steamer")
+        ? c.steamerLoad
+        : load.chamber.startsWith("fryer")
+          ? c.fryerLoad
+          : c.panLoad;
     if (load.pieces > (most ?? Infinity)) broken.push(`5: ${load.id} holds ${load.pieces} pieces`);
   }
   const { mixer } = request.kitchen.equipment;
@@ -221,11 +255,23 @@ function capacities(request: PlanRequest, plan: Plan, works: readonly Done[]): s
 
 /** Rule 5, what is taken minute by minute, carriers that go with their lots included. */
 function equipment(request: PlanRequest, plan: Plan, works: readonly Done[]): string[] {
-  const e = request.kitchen.equipment as Record<string, { count?: number; places?: number; litres?: number[]; tiers?: number; fitsTraysEach?: number } | undefined>;
+  const e = request.kitchen.equipment as Record<
+    string,
+    { count?: number; places?: number; litres?: number[]; tiers?: number; fitsTraysEach?: number } | undefined
+  >;
   const stock = (id: string) =>
-    id === "worktop" ? e.worktop?.places : id === "pot" ? e.pot?.litres?.length : id === "steamer-tier" ? (e.steamer?.count ?? 0) * (e.steamer?.tiers ?? 0) : id === "fridge-shelf" ? (e["fridge-shelf"]?.count ?? 0) * (e["fridge-shelf"]?.fitsTraysEach ?? 1) : e[id]?.count;
+    id === "worktop"
+      ? e.worktop?.places
+      : id === "pot"
+        ? e.pot?.litres?.length
+        : id === "steamer-tier"
+          ? (e.steamer?.count ?? 0) * (e.steamer?.tiers ?? 0)
+          : id === "fridge-shelf"
+            ? (e["fridge-shelf"]?.count ?? 0) * (e["fridge-shelf"]?.fitsTraysEach ?? 1)
+            : e[id]?.count;
   const held = new Map<string, [number, number, number][]>();
-  const hold = (id: string, from: number, to: number, amount: number) => held.set(id, [...(held.get(id) ?? []), [from, to, amount]]);
+  const hold = (id: string, from: number, to: number, amount: number) =>
+    held.set(id, [...(held.get(id) ?? []), [from, to, amount]]);
   for (const work of works)
     for (const entry of work.step.equipment) {
       if (["oven", "steamer", "fryer"].includes(entry.id)) continue;
@@ -237,7 +283,10 @@ function equipment(request: PlanRequest, plan: Plan, works: readonly Done[]): st
       const amount = carrier ? (use?.amount ?? 1) : id === "tins" ? work.range[1] - work.range[0] : (entry.amount ?? 1);
       let end = work.end;
       if (carrier && work.step.kind !== "serve") {
-        const next = works.filter((w) => w.demand.item === work.demand.item && w.step.after.some((l) => l.step === work.step.id) && meets(w.range, work.range));
+        const next = works.filter(
+          (w) =>
+            w.demand.item === work.demand.item && w.step.after.some((l) => l.step === work.step.id) && meets(w.range, work.range),
+        );
         end = Math.max(end, ...next.map((w) => w.start));
       }
       hold(id, work.start, end, amount);
@@ -261,12 +310,16 @@ function grams(plan: Plan, demands: readonly DemandView[]): string[] {
     const own = demands.filter((d) => d.item === id);
     const { item } = own[0].resolved;
     const pieces = own.reduce((sum, d) => sum + d.range[1] - d.range[0], 0);
-    const total = (part: string) => plan.batches.filter((b) => b.item === id && b.part === part).reduce((sum, b) => sum + b.totalG, 0);
+    const total = (part: string) =>
+      plan.batches.filter((b) => b.item === id && b.part === part).reduce((sum, b) => sum + b.totalG, 0);
     const dough = total("dough") * (1 - item.dough.netLossPct / 100);
-    if (Math.abs(dough - pieces * item.piece.doughG) > 0.01 * pieces * item.piece.doughG) broken.push(`6: ${id} has ${dough} g of dough for ${pieces}`);
+    if (Math.abs(dough - pieces * item.piece.doughG) > 0.01 * pieces * item.piece.doughG)
+      broken.push(`6: ${id} has ${dough} g of dough for ${pieces}`);
     for (const demand of own) {
       const { resolved } = demand;
-      const batches = plan.batches.filter((b) => b.item === id && b.part === "filling" && b.range[0] <= demand.range[0] && demand.range[1] <= b.range[1]);
+      const batches = plan.batches.filter(
+        (b) => b.item === id && b.part === "filling" && b.range[0] <= demand.range[0] && demand.range[1] <= b.range[1],
+      );
       for (const batch of batches) {
         const cooked = batch.ingredients.reduce((sum, line) => {
           const component = resolved.fillingComponents.find((c) => c.id === line.id);
@@ -293,16 +346,20 @@ function serving(request: PlanRequest, plan: Plan, demands: readonly DemandView[
   for (const demand of demands) {
     const own = works.filter((w) => w.demand.item === demand.item && meets(w.range, demand.range));
     if (own.length === 0) continue;
-    const late = own.filter((w) => w.end > demand.by && (w.step.kind === "serve" || w.step.kind === "bag" || demand.path === "from-freezer"));
+    const late = own.filter(
+      (w) => w.end > demand.by && (w.step.kind === "serve" || w.step.kind === "bag" || demand.path === "from-freezer"),
+    );
     if (late.length > 0) broken.push(`7: ${late[0].id} ends at ${late[0].end}, after ${demand.by}`);
     const serve = demand.resolved.steps.find((s) => s.kind === "serve");
     if (demand.for === "freezer" || !serve?.hold) continue;
     const before = demand.path === "from-freezer" ? own : own.filter((w) => serve.after.some((l) => l.step === w.step.id));
     for (const work of before) {
       const ready = work.step.rest ? work.start + Math.min(work.step.rest.min, work.end - work.start) : work.end;
-      if (demand.by - ready > serve.hold.maxMin) broken.push(`7: ${work.id} is ${demand.by - ready} min old at the table, at most ${serve.hold.maxMin}`);
+      if (demand.by - ready > serve.hold.maxMin)
+        broken.push(`7: ${work.id} is ${demand.by - ready} min old at the table, at most ${serve.hold.maxMin}`);
     }
-    if (!plan.serves.some((s) => s.for === demand.for && s.item === demand.item && s.ready <= s.at)) broken.push(`7: ${demand.item} is not served in time`);
+    if (!plan.serves.some((s) => s.for === demand.for && s.item === demand.item && s.ready <= s.at))
+      broken.push(`7: ${demand.item} is not served in time`);
   }
   void request;
   return broken;
@@ -314,10 +371,15 @@ function diets(request: PlanRequest, plan: Plan, demands: readonly DemandView[])
   for (const wave of request.gathering.waves) {
     const here = demands.filter((d) => d.for === wave.id);
     const hungry = request.gathering.guests.some(
-      (g) => g.count > 0 && !here.some((d) => g.diet.every((x) => d.resolved.diet.includes(x)) && g.avoid.every((a) => !d.resolved.allergens.includes(a))),
+      (g) =>
+        g.count > 0 &&
+        !here.some(
+          (d) => g.diet.every((x) => d.resolved.diet.includes(x)) && g.avoid.every((a) => !d.resolved.allergens.includes(a)),
+        ),
     );
     const noted = plan.notes.some((n) => n.code === "unserved-diet" && n.about[0] === wave.id);
-    if (hungry !== noted) broken.push(`8: wave ${wave.id}: ${hungry ? "a guest has nothing and no note says so" : "a note without a cause"}`);
+    if (hungry !== noted)
+      broken.push(`8: wave ${wave.id}: ${hungry ? "a guest has nothing and no note says so" : "a note without a cause"}`);
   }
   return broken;
 }
