@@ -1,14 +1,14 @@
 /** Unit and property tests of the core, the database and the command line. Browser tests run under Playwright. */
 export default {
   testEnvironment: "node",
-  roots: ["<rootDir>/src", "<rootDir>/cli"],
+  roots: ["<rootDir>/src", "<rootDir>/cli", "<rootDir>/tests"],
   transform: {
     "^.+\\.tsx?$": [
       "@swc/jest",
       { jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } } },
     ],
   },
-  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^@tests/(.*)$": "<rootDir>/tests/$1" },
   transformIgnorePatterns: ["/node_modules/(?!(pure-rand|date-fns)/)"],
   testTimeout: 60000,
 };

@@ -83,5 +83,5 @@ function reach(model: Model, task: number): { earliest: number; latest: number }
   };
   const forward = (from: number, to: number) => ((from & 1) === 0 ? to === from + 1 : (to & 1) === 0 && to >> 1 !== from >> 1);
   settle(Math.min(model.n, 200));
-  return { earliest: low[2 * task], latest: high[2 * task] };
+  return { earliest: low[2 * task], latest: high[2 * task + 1] };
 }

@@ -2,13 +2,13 @@
  * The eight rules that hold for every plan, checked from the request and the finished plan alone. For tests: it shares
  * the reading of items (options, variants) with the planner and nothing else.
  */
-import { capacitiesOf, isCarrier } from "../capacity";
-import { planDays, roomAt } from "../days";
-import type { Step } from "../item";
-import type { Plan } from "../plan";
-import { SKILL_FACTOR, type PlanRequest } from "../request";
-import { resolveItem, throughStep, type ResolvedItem } from "../resolve";
-import { verify } from "../../schedule/verify";
+import { capacitiesOf, isCarrier } from "@/core/plan/capacity";
+import { planDays, roomAt } from "@/core/plan/days";
+import type { Step } from "@/core/plan/item";
+import type { Plan } from "@/core/plan/plan";
+import { SKILL_FACTOR, type PlanRequest } from "@/core/plan/request";
+import { resolveItem, throughStep, type ResolvedItem } from "@/core/plan/resolve";
+import { verify } from "@/core/schedule/verify";
 
 type Range = readonly [number, number];
 const meets = (a: Range, b: Range) => a[0] < b[1] && b[0] < a[1];
@@ -43,11 +43,12 @@ export function brokenRules(request: PlanRequest, plan: Plan): string[] {
   return [
     ...verify(plan.problem, plan.solution).map((v) => `1: ${v.text}`),
     ...eachPieceOnce(plan, demands),
-    ...gaps(works),
+    ...gaps(request, works),
     ...durations(request, plan, works),
     ...cooks(request, plan, works),
     ...capacities(request, plan, works),
     ...equipment(request, plan, works),
+    ...chambers(request, plan, works),
     ...grams(plan, demands),
     ...serving(request, plan, demands, works),
     ...diets(request, plan, demands),
@@ -121,7 +122,7 @@ function eachPieceOnce(plan: Plan, demands: readonly DemandView[]): string[] {
 }
 
 /** Rule 3. */
-function gaps(works: readonly Done[]): string[] {
+function gaps(request: PlanRequest, works: readonly Done[]): string[] {
   const broken: string[] = [];
   for (const after of works)
     for (const link of after.step.after)
@@ -134,7 +135,9 @@ function gaps(works: readonly Done[]): string[] {
         const limit = link.maxGapMin ?? (before.step.ahead ? before.step.ahead.hours * 60 : undefined);
         if (gap < (link.minGapMin ?? 0)) broken.push(`3: ${after.id} ${gap} min after ${before.id}`);
         if (rest && !named && !before.step.ahead) {
-          const longest = rest.max * (rest.yeasted && rest.where === "room" ? 4 : 1);
+          const rooms = [roomAt(request.kitchen, before.start), roomAt(request.kitchen, Math.max(before.start, after.start - 1))];
+          const slowest = rest.yeasted && rest.where === "room" ? Math.max(...rooms.map((room) => yeast(rest.atC, room))) : 1;
+          const longest = Math.max(rest.max * slowest, before.end - before.start);
           if (after.start - before.start > longest) broken.push(`3: ${after.id} leaves ${before.id} resting too long`);
         } else if (limit !== undefined && gap > limit)
           broken.push(`3: ${after.id} ${gap} min after ${before.id}, at most ${limit}`);
@@ -300,6 +303,48 @@ function equipment(request: PlanRequest, plan: Plan, works: readonly Done[]): st
         break;
       }
     }
+  return broken;
+}
+
+/** Rule 5, what is heated: settings, changes between them, shelves, recovery, one filling at a time, the order of the oil. */
+function chambers(request: PlanRequest, plan: Plan, works: readonly Done[]): string[] {
+  const { oven, fryer } = request.kitchen.equipment;
+  const broken: string[] = [];
+  const stays = works.flatMap((work) => {
+    const entry = work.step.equipment.find((e) => ["oven", "steamer", "fryer"].includes(e.id));
+    if (!entry) return [];
+    const id = work.taken.find((t) => t === entry.id || t.startsWith(`${entry.id}-`))!;
+    const setting = (entry.settingC ?? 100) + (entry.id === "oven" && oven?.fan === false ? 20 : 0);
+    const amount = plan.problem.tasks.find((t) => t.id === work.id)!.uses.find((u) => u.setting !== undefined)!.amount;
+    const rest = work.step.rest !== undefined;
+    return [{ ...work, chamber: id, family: entry.id, setting, amount, rest, recovery: entry.recoveryMin ?? 0 }];
+  });
+  const changed = plan.solution.tasks.find((t) => /oil/i.test(plan.tasks[t.id]?.text ?? "") && plan.tasks[t.id]?.step === null);
+  for (const a of stays)
+    for (const b of stays) {
+      if (a === b || a.chamber !== b.chamber || a.start > b.start) continue;
+      const together = b.start < a.end;
+      if (together && a.setting !== b.setting)
+        broken.push(`5: ${a.id} and ${b.id} want ${a.setting} and ${b.setting} °C at once`);
+      if (together && a.family !== "oven") broken.push(`5: ${a.id} and ${b.id} are in the ${a.family} at once`);
+      const rates = a.family === "oven" ? oven : a.family === "fryer" ? fryer : undefined;
+      if (!together && rates && a.setting !== b.setting) {
+        const rate = b.setting > a.setting ? rates.heatCPerMin : rates.coolCPerMin;
+        if (b.start - a.end < Math.abs(b.setting - a.setting) / rate - 1e-9)
+          broken.push(`5: ${b.id} begins before the ${a.family} is at ${b.setting} °C`);
+      }
+      if (!together && a.family === "fryer" && b.start - a.end < a.recovery - 1e-9)
+        broken.push(`5: the oil has no time to recover before ${b.id}`);
+      const order = (w: (typeof stays)[number]) => w.demand.resolved.item.fryOil?.order ?? 0;
+      const fresh = changed && changed.start >= a.end && changed.end <= b.start;
+      if (a.family === "fryer" && order(b) < order(a) && !fresh) broken.push(`5: ${b.id} goes into oil that tastes of ${a.id}`);
+    }
+  for (const a of stays.filter((s) => s.family === "oven")) {
+    const inside = stays
+      .filter((b) => b.chamber === a.chamber && b.start <= a.start && a.start < b.end)
+      .reduce((sum, b) => sum + b.amount, 0);
+    if (inside > (oven?.shelfPositions ?? 0)) broken.push(`5: ${inside} trays in the oven at minute ${a.start}`);
+  }
   return broken;
 }
 

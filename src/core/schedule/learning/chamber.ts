@@ -1,0 +1,107 @@
+import type { Model, ModelUse } from "../model";
+import type { Moment } from "./build";
+import { Cumulative } from "./cumulative";
+import type { Engine } from "./engine";
+
+/** One load that goes, or may go, into a chamber. */
+export interface Load {
+  readonly task: number;
+  readonly start: Moment;
+  readonly end: Moment;
+  readonly use: ModelUse;
+  /** Variable that is 1 where the load takes this chamber; −1: it always does. */
+  readonly taken: number;
+}
+
+type Chamber = NonNullable<Model["chambers"][number]>;
+type AddArc = (from: Moment, to: Moment, weight: number, when?: number) => void;
+
+/**
+ * Slots, settings, seals, ranks and warm-up of a chamber, pair by pair. Recovery is kept for pairs that cannot be in
+ * together; for others it is looked at on whole schedules (`breaksRecovery`), since a third load may bridge them.
+ */
+export function addChamber(engine: Engine, chamber: Chamber, loads: readonly Load[], arc: AddArc, horizon: number): void {
+  const zero = { x: engine.newVar(0, 0), plus: 0 };
+  for (const load of loads) {
+    const warm = Math.max(0, Math.ceil((load.use.setting - chamber.start) / chamber.heat));
+    if (warm > 0) arc(zero, load.start, warm, load.taken >= 0 ? 2 * load.taken : -1);
+    if (load.use.amount > chamber.slots) engine.addClause(load.taken >= 0 ? [2 * load.taken + 1, 0] : []);
+  }
+  const canShare = (a: Load, b: Load) => a.use.setting === b.use.setting && a.use.amount + b.use.amount <= chamber.slots;
+  // Where no two loads can ever be in together, none can bridge others either.
+  const recovery = loads.some((a, i) => loads.some((b, j) => j > i && canShare(a, b))) ? 0 : chamber.recovery;
+  for (let a = 0; a < loads.length; a++)
+    for (let b = a + 1; b < loads.length; b++) addPair(engine, { ...chamber, recovery }, loads[a], loads[b], arc);
+  const total = loads.reduce((sum, load) => sum + load.use.amount, 0);
+  if (total <= chamber.slots) return;
+  const demands = loads.map(({ start, end, use, taken, task: _ }) => ({
+    start: start.x,
+    startOffset: start.plus,
+    end: end.x,
+    endOffset: end.plus,
+    amount: use.amount,
+    least: start.x === end.x ? end.plus - start.plus : 1,
+    taken,
+  }));
+  const nodes = demands.flatMap((d) => [2 * d.start, 2 * d.start + 1, 2 * d.end, 2 * d.end + 1, ...(d.taken >= 0 ? [2 * d.taken, 2 * d.taken + 1] : [])]);
+  const missing = new Int32Array(horizon + 1);
+  missing[horizon] = chamber.slots;
+  engine.addPropagator(new Cumulative(demands, chamber.slots, missing), nodes);
+}
+
+function addPair(engine: Engine, chamber: Chamber, a: Load, b: Load, arc: AddArc): void {
+  // Two uses of one task in one chamber lie at the same minutes; slots and settings are all there is to say.
+  const unless = [a, b].flatMap((load) => (load.taken >= 0 ? [2 * load.taken + 1, 0] : []));
+  if (a.task === b.task) {
+    if (a.use.setting !== b.use.setting || a.use.amount + b.use.amount > chamber.slots) engine.addClause(unless);
+    return;
+  }
+  /** A 0/1 variable as a switch. */
+  const flag = () => 2 * engine.newVar(0, 1);
+  const oneOf = (...switches: number[]) => engine.addClause([...unless, ...switches.flatMap((s) => [s, 1])]);
+  const apart = a.use.setting !== b.use.setting || a.use.amount + b.use.amount > chamber.slots;
+  if (apart) {
+    const change = (from: ModelUse, to: ModelUse) => {
+      const rise = to.setting - from.setting;
+      return Math.max(chamber.recovery, Math.ceil(Math.abs(rise) / (rise > 0 ? chamber.heat : chamber.cool)));
+    };
+    const [first, second] = [flag(), flag()];
+    oneOf(first, second);
+    engine.addClause([first ^ 1, 0, second ^ 1, 0]);
+    arc(a.end, b.start, change(a.use, b.use), first);
+    arc(b.end, a.start, change(b.use, a.use), second);
+  } else {
+    for (const [sealed, other] of [
+      [a, b],
+      [b, a],
+    ]) {
+      const { sealed: minutes } = sealed.use;
+      if (minutes < 2) continue;
+      for (const moment of [other.start, other.end]) {
+        const [before, after] = [flag(), flag()];
+        oneOf(before, after);
+        arc(moment, sealed.start, 0, before);
+        arc(sealed.start, moment, minutes, after);
+      }
+    }
+  }
+  if (chamber.ranked && a.use.rank !== b.use.rank) {
+    const [low, high] = a.use.rank < b.use.rank ? [a, b] : [b, a];
+    const ordered = unless.length > 0 ? flag() : -1;
+    if (ordered >= 0) oneOf(ordered);
+    arc(low.start, high.start, 0, ordered);
+  }
+}
+
+/**
+ * Whether loads at known times leave a chamber no time to recover.
+ * @param at  [start, end) of each load that is in this chamber, min, any order
+ */
+export function breaksRecovery(at: readonly (readonly [number, number])[], recovery: number): boolean {
+  let last = -Infinity;
+  for (const [start, end] of [...at].sort((a, b) => a[0] - b[0])) {
+    if (start >= last && start - last < recovery) return true;
+    last = Math.max(last, end);
+  }
+  return false;
+}

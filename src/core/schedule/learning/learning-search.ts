@@ -1,0 +1,269 @@
+import type { Chance } from "../../shared/random";
+import type { Model } from "../model";
+import { costOf, type Schedule } from "../search";
+import { breaksRecovery } from "./chamber";
+import { build, type Built, type Moment } from "./build";
+
+export interface LearningOptions {
+  /** Only schedules that cost at most this are wanted. */
+  readonly limit: number;
+  /** Dead ends after which the search gives up for now. */
+  readonly conflicts: number;
+  /** Asked now and then; true ends the search. */
+  readonly spent: () => boolean;
+  /** Tasks that stay as they are in `like`; without it none does. */
+  readonly keep?: (task: number) => boolean;
+  /** A schedule to stay close to where nothing speaks against it. */
+  readonly like?: Schedule;
+  /** Whether a task is tried as late as can be, or as early. Read where no schedule is at hand to follow. */
+  readonly late: (task: number) => boolean;
+}
+
+export type Outcome = { readonly kind: "found"; readonly schedule: Schedule } | { readonly kind: "none" } | { readonly kind: "stopped" };
+
+const RESTART = 120;
+
+/**
+ * Search that learns from dead ends. It answers "none" only where no schedule within the limit exists (or, with
+ * `keep`, none with those tasks as they are), so it proves optima and contradictions as well as it finds schedules.
+ */
+export class LearningSearch {
+  private readonly built: Built;
+  /** Value that each variable had last, followed when it is decided again. */
+  private readonly phase: Int32Array;
+  private readonly hasPhase: Uint8Array;
+  /** Task whose start or end a variable is, −1 for choices, orders and sums. */
+  private readonly owner: Int32Array;
+
+  constructor(
+    private readonly model: Model,
+    low: Int32Array,
+    high: Int32Array,
+    private readonly chance: Chance,
+  ) {
+    this.built = build(model, low, high);
+    const { vars } = this.built.engine;
+    this.phase = new Int32Array(vars);
+    this.hasPhase = new Uint8Array(vars);
+    this.owner = new Int32Array(vars).fill(-1);
+    for (let i = 0; i < model.n; i++) this.owner[this.built.start[i].x] = this.owner[this.built.end[i].x] = i;
+  }
+
+  get conflicts(): number {
+    return this.built.engine.conflicts;
+  }
+
+  /** True when it is proven that there is no schedule within the last limit. */
+  get exhausted(): boolean {
+    return this.built.engine.broken;
+  }
+
+  /** Lower bound of the cost of every schedule, by what the root has settled. */
+  rootBound(): number {
+    return this.built.objective.bound(this.built.engine);
+  }
+
+  run(options: LearningOptions): Outcome {
+    const { engine, objective } = this.built;
+    if (engine.broken) return { kind: "none" };
+    if (options.limit > objective.limit) throw new Error("what was learned under a tighter limit does not hold under a wider one");
+    engine.backTo(0);
+    objective.limit = options.limit;
+    engine.wakeAll();
+    if (!engine.propagate()) {
+      engine.broken = true;
+      return { kind: "none" };
+    }
+    engine.settle();
+    if (options.like) this.follow(options.like);
+    const assumed = options.keep && options.like ? this.assumptions(options.like, options.keep) : [];
+    const stopAt = engine.conflicts + options.conflicts;
+    for (let round = 1; ; round++) {
+      const outcome = this.round(options, assumed, Math.min(stopAt, engine.conflicts + RESTART * luby(round)));
+      if (outcome) return outcome;
+      if (engine.conflicts >= stopAt || options.spent()) {
+        engine.backTo(0);
+        return { kind: "stopped" };
+      }
+      engine.backTo(0);
+      if (!engine.propagate()) {
+        engine.broken = true;
+        return { kind: "none" };
+      }
+      engine.settle();
+      if (engine.learnedCount() > 4000 + 40 * this.model.n) {
+        engine.forget();
+        if (engine.broken || !engine.propagate()) {
+          engine.broken = true;
+          return { kind: "none" };
+        }
+      }
+    }
+  }
+
+  /** Searches until a schedule, a proof or the number of conflicts; undefined for the last. */
+  private round(options: LearningOptions, assumed: readonly number[], stopAt: number): Outcome | undefined {
+    const { engine } = this.built;
+    const guided = this.chance.unit() < 0.5;
+    for (let steps = 0; ; steps++) {
+      if (!engine.propagate()) {
+        this.remember();
+        if (!engine.learn()) return { kind: "none" };
+        if (engine.conflicts >= stopAt) return undefined;
+        if ((engine.conflicts & 31) === 0 && options.spent()) return undefined;
+        continue;
+      }
+      if ((steps & 255) === 255 && options.spent()) return undefined;
+      // Assumptions come first; one that contradicts what is known ends the search among them.
+      if (engine.level * 2 < assumed.length) {
+        const node = assumed[engine.level * 2];
+        const value = assumed[engine.level * 2 + 1];
+        if (value + engine.lb[node ^ 1] > 0) {
+          engine.backTo(0);
+          return { kind: "none" };
+        }
+        engine.decide(node, value);
+        continue;
+      }
+      const x = this.pick(options, guided);
+      if (x < 0) {
+        if (this.forbidUnrecovered()) {
+          if (!engine.learn()) return { kind: "none" };
+          continue;
+        }
+        const schedule = this.read();
+        engine.backTo(0);
+        return { kind: "found", schedule };
+      }
+      this.branch(x, options);
+    }
+  }
+
+  /** Every task that is kept stays at its times and with its choices. */
+  private assumptions(like: Schedule, keep: (task: number) => boolean): number[] {
+    const { start, end, taken } = this.built;
+    const out: number[] = [];
+    const fix = (x: number, value: number) => out.push(2 * x, value, 2 * x + 1, -value);
+    for (let i = 0; i < this.model.n; i++) {
+      if (!keep(i)) continue;
+      fix(start[i].x, like.starts[i] - start[i].plus);
+      if (end[i].x !== start[i].x) fix(end[i].x, like.ends[i] - end[i].plus);
+      taken[i].forEach((choice, u) => choice.length > 0 && out.push(2 * choice[like.choices[i][u]], 1));
+    }
+    return out;
+  }
+
+  private follow(like: Schedule): void {
+    const { start, end, taken } = this.built;
+    const set = (x: number, value: number) => {
+      this.phase[x] = value;
+      this.hasPhase[x] = 1;
+    };
+    this.hasPhase.fill(0);
+    for (let i = 0; i < this.model.n; i++) {
+      set(start[i].x, like.starts[i] - start[i].plus);
+      set(end[i].x, like.ends[i] - end[i].plus);
+      taken[i].forEach((choice, u) => choice.forEach((x, c) => set(x, like.choices[i][u] === c ? 1 : 0)));
+    }
+  }
+
+  /** Values at a dead end, to be followed again: most of what was decided was not what failed. */
+  private remember(): void {
+    const { engine } = this.built;
+    for (let x = 0; x < this.phase.length; x++)
+      if (engine.isFixed(x)) {
+        this.phase[x] = engine.lo(x);
+        this.hasPhase[x] = 1;
+      }
+  }
+
+  private pick(options: LearningOptions, guided: boolean): number {
+    const { engine } = this.built;
+    if (guided && engine.conflicts > 0) return this.pickByActivity();
+    return this.pickByTime(options);
+  }
+
+  /** The open task whose turn it is: the earliest of those that go early, else the latest of those that go late. */
+  private pickByTime(options: LearningOptions): number {
+    const { engine, start, end, taken } = this.built;
+    let best = -1;
+    let bestKey = Infinity;
+    for (let i = 0; i < this.model.n; i++) {
+      const s = start[i].x;
+      const e = end[i].x;
+      const open = !engine.isFixed(s) || !engine.isFixed(e);
+      if (!open) {
+        for (const choice of taken[i]) for (const x of choice) if (!engine.isFixed(x)) return x;
+        continue;
+      }
+      const late = options.late(i);
+      const key = late ? this.model.horizon - (engine.hi(e) + end[i].plus) + engine.hi(s) - engine.lo(s) : engine.lo(s) + start[i].plus + 0.001 * engine.hi(s);
+      if (key < bestKey) {
+        bestKey = key;
+        best = late ? (engine.isFixed(e) ? s : e) : engine.isFixed(s) ? e : s;
+      }
+    }
+    return best >= 0 ? best : this.pickByActivity();
+  }
+
+  /** The open variable that had a part in most of the recent dead ends; −1 when all are settled. */
+  private pickByActivity(): number {
+    const { engine } = this.built;
+    const { lb, activity } = engine;
+    let best = -1;
+    let most = -1;
+    for (let x = 0; x < this.phase.length; x++)
+      if (activity[x] > most && lb[2 * x] + lb[2 * x + 1] < 0) {
+        most = activity[x];
+        best = x;
+      }
+    return best;
+  }
+
+  private branch(x: number, options: LearningOptions): void {
+    const { engine } = this.built;
+    const lo = engine.lo(x);
+    const hi = engine.hi(x);
+    const task = this.owner[x];
+    const wanted = this.hasPhase[x] ? this.phase[x] : task >= 0 && options.late(task) ? hi : lo;
+    if (wanted <= lo) engine.decide(2 * x + 1, -lo);
+    else engine.decide(2 * x, Math.min(hi, wanted));
+  }
+
+  /** Whether the whole schedule at hand leaves a chamber no time to recover; that combination is then ruled out. */
+  private forbidUnrecovered(): boolean {
+    const { engine, loads } = this.built;
+    for (let r = 0; r < loads.length; r++) {
+      const recovery = this.model.chambers[r]?.recovery ?? 0;
+      if (recovery === 0) continue;
+      const inside = loads[r].filter((load) => load.taken < 0 || engine.lo(load.taken) === 1);
+      const at = (moment: Moment) => engine.lo(moment.x) + moment.plus;
+      if (!breaksRecovery(inside.map((load) => [at(load.start), at(load.end)] as const), recovery)) continue;
+      const why = inside.flatMap((load) => [
+        ...[load.start.x, load.end.x].flatMap((x) => [2 * x, engine.lo(x), 2 * x + 1, -engine.lo(x)]),
+        ...(load.taken >= 0 ? [2 * load.taken, 1] : []),
+      ]);
+      // Loads that may come in later are part of it: they could bridge the gap.
+      for (const load of loads[r]) if (load.taken >= 0 && engine.lo(load.taken) === 0) why.push(2 * load.taken + 1, 0);
+      engine.fail(why);
+      return true;
+    }
+    return false;
+  }
+
+  private read(): Schedule {
+    const { engine, start, end, taken } = this.built;
+    const at = (moment: Moment) => engine.lo(moment.x) + moment.plus;
+    const starts = Int32Array.from(start, at);
+    const ends = Int32Array.from(end, at);
+    const choices = taken.map((uses) => Int32Array.from(uses, (choice) => Math.max(0, choice.findIndex((x) => engine.lo(x) === 1))));
+    return { starts, ends, choices, cost: costOf(this.model, starts, ends) };
+  }
+}
+
+/** 1 1 2 1 1 2 4 …: restarts that are mostly short and sometimes long. */
+export function luby(i: number): number {
+  let k = 1;
+  while ((1 << k) - 1 < i) k++;
+  return (1 << k) - 1 === i ? 1 << (k - 1) : luby(i - (1 << (k - 1)) + 1);
+}

@@ -1,0 +1,84 @@
+import fc from "fast-check";
+import type { ProblemInput } from "@/core/schedule/problem";
+
+type Task = ProblemInput["tasks"][number];
+
+/**
+ * Small kitchens with a bit of every rule of the format: alike and unlike cooks, a break, an oven at two settings, a
+ * sealed or recovering chamber, stretchable rests, parts, lags and due times. The horizon is roomy, so most have a schedule.
+ */
+export const anyProblem = (most = 9): fc.Arbitrary<ProblemInput> =>
+  fc
+    .record({
+      tasks: fc.array(anyTask, { minLength: 1, maxLength: most }),
+      makespan: fc.constantFrom(0, 1),
+      breakAt: fc.integer({ min: 20, max: 60 }),
+    })
+    .map(({ tasks, makespan, breakAt }) => ({
+      format: "unisynth-problem/1" as const,
+      horizon: 400,
+      resources: [
+        {
+          id: "ada",
+          kind: "pool" as const,
+          capacity: 1,
+          calendar: [
+            [0, breakAt, 1],
+            [breakAt + 10, 400, 1],
+          ] as [number, number, number][],
+        },
+        { id: "ben", kind: "pool" as const, capacity: 1 },
+        { id: "bowls", kind: "pool" as const, capacity: 2 },
+        { id: "oven", kind: "chamber" as const, slots: 2, start: 20, heat: 12, cool: 6 },
+        { id: "fryer", kind: "chamber" as const, slots: 1, start: 20, heat: 20, cool: 2, recovery: 3, ranked: true },
+      ],
+      tasks: tasks.map((task, i) => taskOf(task, i)),
+      costs: { makespan, span: 0.5 },
+    }));
+
+const anyTask = fc.record({
+  kind: fc.constantFrom("hands", "either", "rest", "bake", "fry", "tended"),
+  minutes: fc.integer({ min: 2, max: 15 }),
+  setting: fc.constantFrom(180, 220),
+  sealed: fc.boolean(),
+  rank: fc.integer({ min: 0, max: 1 }),
+  follows: fc.integer({ min: 0, max: 3 }),
+  wait: fc.option(fc.integer({ min: 5, max: 60 }), { nil: undefined }),
+  due: fc.option(fc.integer({ min: 60, max: 300 }), { nil: undefined }),
+});
+
+type Sketch = typeof anyTask extends fc.Arbitrary<infer T> ? T : never;
+
+function taskOf(sketch: Sketch, i: number): Task {
+  const { kind, minutes, setting, sealed, rank, follows, wait, due } = sketch;
+  const after = follows > 0 && i >= follows ? [{ task: `t${i - follows}`, ...(wait !== undefined && { max: wait }) }] : [];
+  const common = { id: `t${i}`, after, ...(due !== undefined && { due, earlyCost: 1, lateCost: 3 }) };
+  switch (kind) {
+    case "hands":
+      return { ...common, duration: minutes, uses: [{ resource: ["ada", "ben"] }, { resource: "bowls" }] };
+    case "either":
+      return { ...common, duration: { of: 0, minutes: [minutes, minutes + 4] }, uses: [{ resource: ["ada", "ben"] }] };
+    case "rest":
+      return { ...common, duration: [minutes, minutes * 3], stretchCost: 0.1, uses: [{ resource: "bowls" }] };
+    case "bake":
+      return {
+        ...common,
+        duration: minutes,
+        uses: [
+          { resource: "oven", setting, sealed: sealed ? minutes : 0 },
+          { resource: ["ada", "ben"], from: 0, minutes: 1 },
+        ],
+      };
+    case "fry":
+      return { ...common, duration: minutes, uses: [{ resource: "fryer", setting: 180, rank }, { resource: "ben" }] };
+    default:
+      return {
+        ...common,
+        duration: minutes + 4,
+        uses: [
+          { resource: ["ada", "ben"], from: 0, minutes: [1, 2] },
+          { resource: "ada", from: -2, minutes: 2 },
+        ],
+      };
+  }
+}

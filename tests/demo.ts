@@ -1,0 +1,40 @@
+import { ItemSchema, type Item } from "@/core/plan/item";
+import { parseRequest } from "@/core/plan/make-plan";
+import { KitchenSchema, type GatheringInput, type Kitchen, type PlanRequest } from "@/core/plan/request";
+import gatherings from "@/db/demo/gatherings.json";
+import items from "@/db/demo/items.json";
+import kitchens from "@/db/demo/kitchens.json";
+
+/** A Wednesday; "next Saturday" is 28 November. */
+export const TODAY = "2026-11-25";
+
+export const demoItem = (id: string): Item => ItemSchema.parse(items.find((item) => item.id === id));
+export const demoKitchen = (id: string): Kitchen => KitchenSchema.parse(kitchens.find((kitchen) => kitchen.id === id));
+export const demoGathering = (id: string): GatheringInput =>
+  structuredClone(gatherings.find((gathering) => gathering.id === id)) as unknown as GatheringInput;
+
+export const DEMO_GATHERINGS = gatherings.map((gathering) => gathering.id);
+
+/** The raw request for a demo gathering, with whatever is laid over it. */
+export function demoInput(id: string, over: Record<string, unknown> = {}) {
+  const gathering = demoGathering(id);
+  const named = new Set(
+    [...(gathering.waves ?? []).flatMap((w) => w.items), ...(gathering.freezer ?? [])].map((entry) => entry.recipe),
+  );
+  return {
+    format: "unisynth-request/1",
+    today: TODAY,
+    items: items.filter((item) => named.has(item.id)),
+    kitchen: kitchens.find((kitchen) => kitchen.id === gathering.kitchen),
+    gathering,
+    solve: { seed: 1, iterations: 0 },
+    ...over,
+  };
+}
+
+/** A request that is known to be right. */
+export function expectRequest(input: unknown): PlanRequest {
+  const parsed = parseRequest(input);
+  if (!parsed.ok) throw new Error(`not a request: ${JSON.stringify(parsed.issues)}`);
+  return parsed.value;
+}
