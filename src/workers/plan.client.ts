@@ -1,7 +1,7 @@
 import { proxy, wrap } from "comlink";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
-import type { Progress } from "@/core/schedule/solve";
+import type { Progress } from "@/core/schedule/budget";
 import type { PlanService } from "./plan.protocol";
 
 export interface PlanRun {

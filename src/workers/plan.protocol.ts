@@ -1,6 +1,6 @@
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
-import type { Progress } from "@/core/schedule/solve";
+import type { Progress } from "@/core/schedule/budget";
 
 /** What the planning worker can be asked. Callbacks come as Comlink proxies. */
 export interface PlanService {

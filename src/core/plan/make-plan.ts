@@ -1,7 +1,8 @@
 import { fail, ok, type Issue, type Issues, type Result } from "../shared/issue";
 import { parseWith } from "../shared/parse";
 import { parseProblem, type Problem } from "../schedule/problem";
-import { solve, type Progress } from "../schedule/solve";
+import { Budget, type Progress } from "../schedule/budget";
+import { Solver } from "../schedule/solver";
 import type { Solution } from "../schedule/solution";
 import { batchesOf, type Batch } from "./batches";
 import { planDays, type PlanDays } from "./days";
@@ -13,7 +14,7 @@ import type { Note, PieceCount, Plan } from "./plan";
 import { loadsIn, lotsIn, oilNotes, servesIn } from "./read";
 import { RequestSchema, type PlanRequest } from "./request";
 import { requestIssues } from "./request-check";
-import { PLAIN, strategies } from "./strategy";
+import { PLAIN, strategies, type Strategy } from "./strategy";
 
 /** Reads a request and checks what its fields say about each other. */
 export function parseRequest(input: unknown): Result<PlanRequest> {
@@ -74,64 +75,85 @@ export interface PlanOptions {
   readonly progress?: (state: Progress) => boolean | void;
 }
 
-/** Share of the time that a way of dividing the work gets before the next is tried, ms, growing round by round. */
-const TURN_MS = 500;
+/** Time that a way of dividing the work gets for a first schedule before another has its turn, ms. */
+const TURN_MS = 1200;
+/** The same in steps, where no clock limits the search. */
+const TURN_STEPS = 150;
 
 /**
  * The whole pipeline: counts, quantities, problem, solution, plan. Where the rules leave a choice of carriers and
- * parts, ways are tried in turn until one has a timetable; with an iteration limit and no time limit the result
- * depends on the request alone.
+ * parts, ways are tried in turn until one has a timetable, the plain one every other time; with an iteration limit and
+ * no time limit the result depends on the request alone.
  */
 export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
   const q = quantitiesOf(request);
   if (q.limits.length > 0) return refuse(request, q, q.limits);
   if (q.expansion.workload.works.length === 0) return assemble(request, q, q.expansion, emptySolution());
   const { seconds, seed, iterations } = request.solve;
-  const started = options.now();
-  const limitMs = seconds === undefined ? Infinity : seconds * 1000;
-  const left = () => limitMs - (options.now() - started);
-  const either = [...new Set(q.expansion.workload.works.filter((w) => w.step.equipment.some((e) => e.or)).map((w) => w.item.id))];
-  const ways = strategies(either);
-  const expansions = new Map([[0, q.expansion]]);
-  const deterministic = seconds === undefined;
-  let why: readonly string[] = [];
+  const limit = seconds === undefined ? Infinity : options.now() + seconds * 1000;
+  const left = () => (limit - options.now()) / 1000;
   let cancelled = false;
-  for (let turn = 0; turn < (deterministic ? ways.length * 2 : 1000) && !cancelled; turn++) {
-    const way = turn % ways.length;
-    if (!expansions.has(way)) expansions.set(way, expand(request, q.days, q.demands, ways[way]));
-    const expansion = expansions.get(way)!;
+  const progress = (state: Progress): boolean => {
+    cancelled ||= options.progress?.(state) === false;
+    return !cancelled;
+  };
+  const either = [...new Set(q.expansion.workload.works.filter((w) => w.step.equipment.some((e) => e.or)).map((w) => w.item.id))];
+  const ways = strategies(either).map(
+    (strategy, i) => new Way(request, q, i === 0 ? q.expansion : undefined, strategy, (seed ?? 1) + i),
+  );
+  const turns = seconds === undefined ? 3 * ways.length : Infinity;
+  for (let turn = 0, next = 1; turn < turns && !cancelled && left() > 0; turn++) {
+    const open = ways.filter((way) => !way.ruledOut);
+    if (open.length === 0) break;
+    const plainsTurn = turn % 2 === 0 && !ways[0].ruledOut;
+    const way = plainsTurn ? ways[0] : open[next++ % open.length];
+    const clock =
+      seconds === undefined
+        ? { dives: TURN_STEPS }
+        : { seconds: left(), firstBy: options.now() + Math.min(1000 * left(), TURN_MS) };
+    const found = way.solver.findFirst(new Budget({ now: options.now, progress, ...clock }));
+    // Windows that admit nothing stay empty however the work is divided on carriers.
+    if (found === "none" && way.solver.refusal().proof === "windows") break;
+    if (found === "none") way.ruledOut = true;
+    if (found !== "found") continue;
+    const plan = () => assemble(request, q, way.expansion, way.solver.solution(), way.problem);
+    options.better?.(plan());
+    const limits = seconds === undefined ? { iterations } : { seconds: left(), iterations: iterations ?? Infinity };
+    way.solver.improve(new Budget({ now: options.now, progress, ...limits }), () => options.better?.(plan()));
+    return plan();
+  }
+  return refuse(request, q, ways[0].solver.refusal().why);
+}
+
+/** One way of dividing the work, expanded and searched only when its turn comes. */
+class Way {
+  ruledOut = false;
+  private made: { expansion: Expansion; problem: Problem; solver: Solver } | undefined;
+
+  constructor(
+    private readonly request: PlanRequest,
+    private readonly q: Quantities,
+    private readonly expanded: Expansion | undefined,
+    private readonly strategy: Strategy,
+    private readonly seed: number,
+  ) {}
+
+  private get all() {
+    if (this.made) return this.made;
+    const expansion = this.expanded ?? expand(this.request, this.q.days, this.q.demands, this.strategy);
     const parsed = parseProblem(expansion.problem);
     if (!parsed.ok) throw new Error(`the planner made a problem that breaks the format: ${JSON.stringify(parsed.issues[0])}`);
-    if (left() <= 0) break;
-    const round = 1 + Math.floor(turn / ways.length);
-    let found = false;
-    const solution = solve(parsed.value, {
-      now: options.now,
-      seed: (seed ?? 1) + turn,
-      iterations: iterations ?? (deterministic ? undefined : Infinity),
-      dives: deterministic ? 150 * round : undefined,
-      firstBy: deterministic ? undefined : options.now() + Math.min(left(), TURN_MS * round),
-      seconds: deterministic ? undefined : left() / 1000,
-      better: (better) => {
-        found = true;
-        options.better?.(assemble(request, q, expansion, better));
-      },
-      progress: (state) => {
-        if (options.progress?.(state) !== false) return true;
-        cancelled = true;
-        return false;
-      },
-    });
-    if (found || solution.status !== "infeasible") return assemble(request, q, expansion, solution, parsed.value);
-    if (way === 0) why = solution.why;
-    // Windows that admit nothing stay empty however the work is divided on carriers.
-    if (turn === 0 && solution.proven) return refuse(request, q, why);
+    return (this.made = { expansion, problem: parsed.value, solver: new Solver(parsed.value, this.seed) });
   }
-  return refuse(
-    request,
-    q,
-    why.length > 0 ? why : ["No timetable was found in the time given; it is not proven that there is none."],
-  );
+  get expansion(): Expansion {
+    return this.all.expansion;
+  }
+  get problem(): Problem {
+    return this.all.problem;
+  }
+  get solver(): Solver {
+    return this.all.solver;
+  }
 }
 
 const emptySolution = (): Solution => ({

@@ -43,8 +43,8 @@ function longestRun(units: Int32Array, amount: number, from: number, to: number)
   return best;
 }
 
-/** Sentences for a search that found nothing: it says so first, then what stood in the way most often. */
-export function whyNotFound(problem: Problem, model: Model, search: Search): string[] {
+/** Sentences for a search that found nothing: first whether that is proven, then what stood in the way most often. */
+export function whyNotFound(problem: Problem, model: Model, search: Search, proven: boolean): string[] {
   const hardest = Array.from({ length: model.n }, (_, i) => i)
     .filter((i) => search.trouble[i] > 1.5)
     .sort((a, b) => search.trouble[b] - search.trouble[a])
@@ -54,7 +54,11 @@ export function whyNotFound(problem: Problem, model: Model, search: Search): str
     .sort((a, b) => search.refusals[b] - search.refusals[a])
     .slice(0, 2);
   search.clear();
-  const lines = ["No timetable was found; it is not proven that there is none."];
+  const lines = [
+    proven
+      ? "All these tasks cannot be fitted together: every way was ruled out."
+      : "No timetable was found; it is not proven that there is none.",
+  ];
   for (const task of hardest) {
     const low = search.windows.lo[2 * task];
     const high = search.windows.hi[2 * task + 1];

@@ -51,7 +51,9 @@ export interface Model {
   readonly resourceCount: number;
   /** Units at each minute of a pool; undefined for a chamber. */
   readonly units: readonly (Int32Array | undefined)[];
-  readonly chambers: readonly ({ slots: number; start: number; heat: number; cool: number; recovery: number; ranked: boolean } | undefined)[];
+  readonly chambers: readonly (
+    { slots: number; start: number; heat: number; cool: number; recovery: number; ranked: boolean } | undefined
+  )[];
   /** Clusters: tasks held together by maximum lags. */
   readonly cluster: Int32Array;
   readonly clusterCount: number;
@@ -89,7 +91,9 @@ export function compile(problem: Problem): Model {
   };
 
   const chambers = problem.resources.map((r) =>
-    r.kind === "chamber" ? { slots: r.slots, start: r.start, heat: r.heat, cool: r.cool, recovery: r.recovery, ranked: r.ranked } : undefined,
+    r.kind === "chamber"
+      ? { slots: r.slots, start: r.start, heat: r.heat, cool: r.cool, recovery: r.recovery, ranked: r.ranked }
+      : undefined,
   );
   const units = problem.resources.map((r) => {
     if (r.kind === "chamber") return undefined;

@@ -24,6 +24,10 @@ export class Occupancy {
   readonly choices: Int32Array[];
   /** The order in which each use tries its resources. */
   private readonly order: Int32Array[][];
+  /** Uses with several candidates, and how many of them list each resource. */
+  private readonly lists: (readonly [task: number, use: number])[] = [];
+  private readonly demand: Float64Array;
+  private readonly weighed: Float64Array;
   /** After a failed `place`: how far the whole task must move back (or on) at the least before it can fit. */
   back = 1;
   on = 1;
@@ -37,6 +41,15 @@ export class Occupancy {
     this.ends = new Int32Array(model.n).fill(-1);
     this.choices = model.uses.map((uses) => new Int32Array(uses.length));
     this.order = model.uses.map((uses) => uses.map((use) => Int32Array.from(use.resources, (_, i) => i)));
+    this.demand = new Float64Array(model.resourceCount);
+    this.weighed = new Float64Array(model.resourceCount);
+    model.uses.forEach((uses, task) =>
+      uses.forEach((use, u) => {
+        if (use.resources.length < 2) return;
+        this.lists.push([task, u]);
+        for (const r of use.resources) this.demand[r]++;
+      }),
+    );
     this.preferScarce(() => 0);
   }
 
@@ -45,16 +58,19 @@ export class Occupancy {
    * free for what only they may do. `noise` (0 to 1) disturbs that order for variety between attempts.
    */
   preferScarce(noise: () => number): void {
-    const demand = new Float64Array(this.model.resourceCount);
-    for (const uses of this.model.uses)
-      for (const use of uses) if (use.resources.length > 1) for (const r of use.resources) demand[r]++;
-    for (let r = 0; r < demand.length; r++) demand[r] *= 1 + noise();
-    this.order.forEach((perUse, task) =>
-      perUse.forEach((order, u) => {
-        const { resources } = this.model.uses[task][u];
-        order.sort((a, b) => demand[resources[a]] - demand[resources[b]] || a - b);
-      }),
-    );
+    for (let r = 0; r < this.demand.length; r++) this.weighed[r] = this.demand[r] * (1 + noise());
+    const { weighed } = this;
+    for (const [task, u] of this.lists) {
+      const order = this.order[task][u];
+      const { resources } = this.model.uses[task][u];
+      // Insertion: the lists are short and nearly in order.
+      for (let k = 1; k < order.length; k++) {
+        const choice = order[k];
+        let j = k - 1;
+        for (; j >= 0 && weighed[resources[order[j]]] > weighed[resources[choice]]; j--) order[j + 1] = order[j];
+        order[j + 1] = choice;
+      }
+    }
   }
 
   isPlaced(task: number): boolean {

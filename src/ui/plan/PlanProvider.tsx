@@ -2,7 +2,7 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
-import type { Progress } from "@/core/schedule/solve";
+import type { Progress } from "@/core/schedule/budget";
 import { runPlan } from "@/workers/plan.client";
 import { checkDraft, planKey, type Checked, type Draft, type Source } from "./plan-state";
 

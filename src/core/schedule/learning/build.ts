@@ -47,14 +47,16 @@ export function build(model: Model, low: Int32Array, high: Int32Array): Built {
     }
   };
   for (let node = 0; node < 2 * model.n; node++)
-    for (let a = model.arcStart[node]; a < model.arcStart[node + 1]; a++) arc(momentOf(node), momentOf(model.arcTo[a]), model.arcWeight[a]);
+    for (let a = model.arcStart[node]; a < model.arcStart[node + 1]; a++)
+      arc(momentOf(node), momentOf(model.arcTo[a]), model.arcWeight[a]);
 
   const taken = model.uses.map((uses, i) =>
     uses.map((use, u) => {
       if (use.resources.length < 2) return [];
       const choice = Array.from(use.resources, () => engine.newVar(0, 1));
       engine.addClause(choice.flatMap((x) => [2 * x, 1]));
-      for (let a = 0; a < choice.length; a++) for (let b = a + 1; b < choice.length; b++) engine.addClause([2 * choice[a] + 1, 0, 2 * choice[b] + 1, 0]);
+      for (let a = 0; a < choice.length; a++)
+        for (let b = a + 1; b < choice.length; b++) engine.addClause([2 * choice[a] + 1, 0, 2 * choice[b] + 1, 0]);
       if (model.durationOf[i] === u && model.least[i] < model.most[i])
         choice.forEach((x, c) => {
           const length = model.durations[i][c];
@@ -110,21 +112,45 @@ export function build(model: Model, low: Int32Array, high: Int32Array): Built {
     if (chamber && loads[r].length > 0) addChamber(engine, chamber, loads[r], arc, model.horizon);
   });
 
-  const objective = new Objective(termsOf(model, engine, start, end, arc));
-  engine.addPropagator(objective, objective.nodes());
+  const objective = new Objective(termsOf(model, engine, start, end, arc), engine);
+  engine.addPropagator(objective, objective.watched());
   return { engine, objective, start, end, taken, loads };
 }
 
-function demandOf(model: Model, i: number, use: ModelUse, c: number, start: Moment, end: Moment, taken: number): Demand | undefined {
+function demandOf(
+  model: Model,
+  i: number,
+  use: ModelUse,
+  c: number,
+  start: Moment,
+  end: Moment,
+  taken: number,
+): Demand | undefined {
   if (use.from === NO_PART) {
     if (model.most[i] === 0) return undefined;
-    return { start: start.x, startOffset: start.plus, end: end.x, endOffset: end.plus, amount: use.amount, least: model.least[i], taken };
+    return {
+      start: start.x,
+      startOffset: start.plus,
+      end: end.x,
+      endOffset: end.plus,
+      amount: use.amount,
+      least: model.least[i],
+      taken,
+    };
   }
   const minutes = use.minutes[c];
   if (minutes === 0) return undefined;
   const anchor = use.from >= 0 ? start : end;
   const from = anchor.plus + use.from;
-  return { start: anchor.x, startOffset: from, end: anchor.x, endOffset: from + minutes, amount: use.amount, least: minutes, taken };
+  return {
+    start: anchor.x,
+    startOffset: from,
+    end: anchor.x,
+    endOffset: from + minutes,
+    amount: use.amount,
+    least: minutes,
+    taken,
+  };
 }
 
 function addPool(engine: Engine, demands: readonly Demand[], units: Int32Array): void {
@@ -134,8 +160,8 @@ function addPool(engine: Engine, demands: readonly Demand[], units: Int32Array):
   missing[missing.length - 1] = capacity;
   const everFull = demands.reduce((sum, d) => sum + d.amount, 0) > Math.min(...units.subarray(0, units.length - 1));
   if (!everFull) return;
-  const nodes = demands.flatMap((d) => [2 * d.start, 2 * d.start + 1, 2 * d.end, 2 * d.end + 1, ...(d.taken >= 0 ? [2 * d.taken, 2 * d.taken + 1] : [])]);
-  engine.addPropagator(new Cumulative(demands, capacity, missing), nodes);
+  const pool = new Cumulative(demands, capacity, missing);
+  engine.addPropagator(pool, pool.watched());
 }
 
 /** For each two uses of a single unit: one before the other. */
@@ -154,7 +180,13 @@ function addPairs(engine: Engine, list: readonly Demand[]): void {
     }
 }
 
-function termsOf(model: Model, engine: Engine, start: readonly Moment[], end: readonly Moment[], arc: (from: Moment, to: Moment, weight: number) => void): Term[] {
+function termsOf(
+  model: Model,
+  engine: Engine,
+  start: readonly Moment[],
+  end: readonly Moment[],
+  arc: (from: Moment, to: Moment, weight: number) => void,
+): Term[] {
   const terms: Term[] = [];
   for (let i = 0; i < model.n; i++) {
     const { x, plus } = end[i];
@@ -168,7 +200,8 @@ function termsOf(model: Model, engine: Engine, start: readonly Moment[], end: re
       engine.addArc(2 * x, 2 * late, plus - model.due[i]);
       terms.push({ cost: model.late[i], node: 2 * late, minus: -1, base: 0 });
     }
-    if (model.stretch[i] > 0 && model.most[i] > model.least[i]) terms.push({ cost: model.stretch[i], node: 2 * x, minus: 2 * start[i].x + 1, base: model.least[i] });
+    if (model.stretch[i] > 0 && model.most[i] > model.least[i])
+      terms.push({ cost: model.stretch[i], node: 2 * x, minus: 2 * start[i].x + 1, base: model.least[i] });
   }
   if (model.n === 0 || (model.makespan === 0 && model.span === 0)) return terms;
   const last = { x: engine.newVar(0, model.horizon), plus: 0 };

@@ -43,10 +43,10 @@ export function addChamber(engine: Engine, chamber: Chamber, loads: readonly Loa
     least: start.x === end.x ? end.plus - start.plus : 1,
     taken,
   }));
-  const nodes = demands.flatMap((d) => [2 * d.start, 2 * d.start + 1, 2 * d.end, 2 * d.end + 1, ...(d.taken >= 0 ? [2 * d.taken, 2 * d.taken + 1] : [])]);
   const missing = new Int32Array(horizon + 1);
   missing[horizon] = chamber.slots;
-  engine.addPropagator(new Cumulative(demands, chamber.slots, missing), nodes);
+  const slots = new Cumulative(demands, chamber.slots, missing);
+  engine.addPropagator(slots, slots.watched());
 }
 
 function addPair(engine: Engine, chamber: Chamber, a: Load, b: Load, arc: AddArc): void {

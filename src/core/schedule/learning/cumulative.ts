@@ -18,9 +18,22 @@ export interface Demand {
  * that leaves too little. Explained by the intervals that cover the minute in question.
  */
 export class Cumulative implements Propagator {
+  /** Units taken for certain, and those that are not there, minute by minute; kept up from call to call. */
   private readonly usage: Int32Array;
+  /** The minutes that each interval covers for certain, as they are counted in `usage`. */
   private readonly from: Int32Array;
   private readonly to: Int32Array;
+  private readonly oldFrom: Int32Array;
+  private readonly oldTo: Int32Array;
+  private readonly changed: Int32Array;
+  /** Intervals whose bounds moved since they were counted, and those that must be looked at. */
+  private readonly moved: Slots;
+  private readonly stale: Slots;
+  /** Minutes that were found to be over. */
+  private readonly over: number[] = [];
+  /** Minutes [growFrom, growTo) in which `usage` grew since the intervals there were marked. */
+  private growFrom = 1 << 30;
+  private growTo = 0;
 
   /**
    * @param capacity units at the most
@@ -31,40 +44,108 @@ export class Cumulative implements Propagator {
     private readonly capacity: number,
     private readonly missing: Int32Array,
   ) {
-    this.usage = new Int32Array(missing.length);
-    this.from = new Int32Array(demands.length);
-    this.to = new Int32Array(demands.length);
+    const n = demands.length;
+    this.usage = missing.slice();
+    this.from = new Int32Array(n);
+    this.to = new Int32Array(n);
+    this.oldFrom = new Int32Array(n);
+    this.oldTo = new Int32Array(n);
+    this.changed = new Int32Array(n);
+    this.moved = new Slots(n);
+    this.stale = new Slots(n);
+    for (let i = 0; i < n; i++) this.touch(i);
+  }
+
+  watched(): [node: number, slot: number][] {
+    return this.demands.flatMap((d, i) =>
+      [d.start, ...(d.end === d.start ? [] : [d.end]), ...(d.taken >= 0 ? [d.taken] : [])].flatMap((x): [number, number][] => [
+        [2 * x, i],
+        [2 * x + 1, i],
+      ]),
+    );
+  }
+
+  touch(slot: number): void {
+    this.moved.add(slot);
+    this.stale.add(slot);
   }
 
   propagate(engine: Engine): boolean {
-    const { demands, usage, from, to, capacity } = this;
+    const { demands, stale } = this;
     const { lb } = engine;
-    const horizon = usage.length;
-    usage.set(this.missing);
-    for (let i = 0; i < demands.length; i++) {
-      const d = demands[i];
-      from[i] = 0;
-      to[i] = 0;
-      if (d.taken >= 0 && lb[2 * d.taken] < 1) continue;
-      const a = Math.max(0, -lb[2 * d.start + 1] + d.startOffset);
-      const b = Math.min(horizon, lb[2 * d.end] + d.endOffset);
-      if (a >= b) continue;
-      from[i] = a;
-      to[i] = b;
-      for (let t = a; t < b; t++) {
-        usage[t] += d.amount;
-        if (usage[t] > capacity) return engine.fail(this.covering(t, -1, capacity - this.missing[t], []));
+    const over = this.count(lb);
+    if (over >= 0) return engine.fail(this.covering(over, -1, this.capacity - this.missing[over], []));
+    if (this.growFrom < this.growTo) {
+      for (let i = 0; i < demands.length; i++) {
+        const d = demands[i];
+        if (lb[2 * d.start] + d.startOffset < this.growTo && d.endOffset - lb[2 * d.end + 1] > this.growFrom) stale.add(i);
       }
+      this.growFrom = this.usage.length;
+      this.growTo = 0;
     }
-    for (let i = 0; i < demands.length; i++) {
+    for (let i = stale.take(); i >= 0; i = stale.take()) {
       const d = demands[i];
       if (d.taken >= 0 && lb[2 * d.taken + 1] === 0) continue;
-      const open = lb[2 * d.start] + lb[2 * d.start + 1] < 0 || lb[2 * d.end] + lb[2 * d.end + 1] < 0;
       if (d.taken >= 0 && lb[2 * d.taken] < 1) {
-        if (!this.rule(engine, i)) return false;
-      } else if (open && !(this.pushOn(engine, i) && this.pushBack(engine, i))) return false;
+        if (this.rule(engine, i)) continue;
+      } else {
+        const open = lb[2 * d.start] + lb[2 * d.start + 1] < 0 || lb[2 * d.end] + lb[2 * d.end + 1] < 0;
+        if (!open || (this.pushOn(engine, i) && this.pushBack(engine, i))) continue;
+      }
+      stale.add(i);
+      return false;
     }
     return true;
+  }
+
+  /** Brings `usage` up to the present bounds. @returns a minute that is over, or −1 */
+  private count(lb: Int32Array): number {
+    const { demands, from, to, changed, oldFrom, oldTo, moved } = this;
+    const horizon = this.usage.length;
+    let changes = 0;
+    for (let i = moved.take(); i >= 0; i = moved.take()) {
+      const d = demands[i];
+      let a = 0;
+      let b = 0;
+      if (d.taken < 0 || lb[2 * d.taken] >= 1) {
+        a = Math.max(0, d.startOffset - lb[2 * d.start + 1]);
+        b = Math.min(horizon, lb[2 * d.end] + d.endOffset);
+        if (a >= b) a = b = 0;
+      }
+      if (a === from[i] && b === to[i]) continue;
+      changed[changes++] = i;
+      oldFrom[i] = from[i];
+      oldTo[i] = to[i];
+      from[i] = a;
+      to[i] = b;
+      this.addOutside(oldFrom[i], oldTo[i], a, b, -d.amount);
+    }
+    // What is no longer covered has gone first, so that a minute that is over is truly over.
+    for (let k = 0; k < changes; k++) {
+      const i = changed[k];
+      if (from[i] === to[i]) continue;
+      this.addOutside(from[i], to[i], oldFrom[i], oldTo[i], demands[i].amount);
+      this.growFrom = Math.min(this.growFrom, from[i]);
+      this.growTo = Math.max(this.growTo, to[i]);
+    }
+    // A minute stays on the list until it is not over any more: what was taken back may have come again unchanged.
+    while (this.over.length > 0 && this.usage[this.over[this.over.length - 1]] <= this.capacity) this.over.pop();
+    return this.over.length > 0 ? this.over[this.over.length - 1] : -1;
+  }
+
+  /** Adds to the minutes of [a, b) that are not in [x, y); those that are then over go on the list. */
+  private addOutside(a: number, b: number, x: number, y: number, amount: number): void {
+    const { usage, capacity } = this;
+    const firstEnd = x < y ? Math.min(b, x) : b;
+    for (let t = a; t < firstEnd; t++) {
+      usage[t] += amount;
+      if (usage[t] > capacity && amount > 0) this.over.push(t);
+    }
+    if (x < y)
+      for (let t = Math.max(a, y); t < b; t++) {
+        usage[t] += amount;
+        if (usage[t] > capacity && amount > 0) this.over.push(t);
+      }
   }
 
   private isOver(i: number, t: number): boolean {
@@ -136,5 +217,28 @@ export class Cumulative implements Propagator {
     }
     why.push(2 * d.start, first - d.startOffset, 2 * d.start + 1, -(last - d.startOffset));
     return engine.enqueue(2 * d.taken + 1, 0, engine.because(why));
+  }
+}
+
+/** A set of small whole numbers, taken out last in first out. */
+class Slots {
+  private readonly held: Uint8Array;
+  private readonly stack: Int32Array;
+  private count = 0;
+  constructor(n: number) {
+    this.held = new Uint8Array(n);
+    this.stack = new Int32Array(n);
+  }
+  add(i: number): void {
+    if (this.held[i]) return;
+    this.held[i] = 1;
+    this.stack[this.count++] = i;
+  }
+  /** −1 when it is empty. */
+  take(): number {
+    if (this.count === 0) return -1;
+    const i = this.stack[--this.count];
+    this.held[i] = 0;
+    return i;
   }
 }

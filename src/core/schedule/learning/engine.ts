@@ -40,6 +40,9 @@ export class Engine {
   private readonly arcSwitch: number[] = [];
   private readonly arcsOut: number[][] = [];
   private readonly arcsBySwitch: number[][] = [];
+  /** The arcs out of each node in one row, [arc, to, weight, switch, …]; made when the first propagation begins. */
+  private outStart = new Int32Array(0);
+  private out = new Int32Array(0);
 
   // Clauses: one of the literals holds. Arena of [size, node, value, node, value, …].
   private arena = new Int32Array(8192);
@@ -53,6 +56,8 @@ export class Engine {
   private readonly wakes: number[][] = [];
   private queued: Uint8Array = new Uint8Array(0);
   private queue: number[] = [];
+
+  private readonly touched: number[] = [];
 
   /** The literals whose conjunction failed, as node, value pairs. */
   private conflict: number[] = [];
@@ -126,9 +131,10 @@ export class Engine {
     } else this.attach(open, false, 0);
   }
 
-  addPropagator(propagator: Propagator, nodes: Iterable<number>): void {
+  /** @param watched nodes whose rise wakes the propagator, each with the slot it is told by `touch` */
+  addPropagator(propagator: Propagator, watched: readonly (readonly [node: number, slot: number])[]): void {
     const id = this.propagators.push(propagator) - 1;
-    for (const node of new Set(nodes)) this.wakes[node].push(id);
+    for (const [node, slot] of watched) this.wakes[node].push(id, slot);
     const queued = new Uint8Array(this.propagators.length);
     queued.set(this.queued);
     this.queued = queued;
@@ -207,7 +213,10 @@ export class Engine {
     this.last[node] = i;
     this.lb[node] = value;
     const wakes = this.wakes[node];
-    for (let k = 0; k < wakes.length; k++) this.wake(wakes[k]);
+    for (let k = 0; k < wakes.length; k += 2) {
+      this.propagators[wakes[k]].touch(wakes[k + 1]);
+      this.wake(wakes[k]);
+    }
     return true;
   }
 
@@ -239,6 +248,8 @@ export class Engine {
       const node = this.trailNode[i];
       this.lb[node] = this.trailOld[i];
       this.last[node] = this.trailPrev[i];
+      const wakes = this.wakes[node];
+      for (let k = 0; k < wakes.length; k += 2) this.propagators[wakes[k]].touch(wakes[k + 1]);
     }
     this.poolLength = this.levelPool[level + 1];
     this.length = from;
@@ -254,6 +265,10 @@ export class Engine {
 
   /** Draws every consequence. False: a contradiction, with the conflict set. */
   propagate(): boolean {
+    if (this.outStart.length === 0) {
+      this.layOutArcs();
+      for (const node of this.touched.splice(0)) if (!this.followArcs(node)) return false;
+    }
     for (;;) {
       while (this.head < this.length) {
         const i = this.head++;
@@ -266,27 +281,44 @@ export class Engine {
     }
   }
 
-  private followArcs(node: number): boolean {
-    const { lb, arcTo, arcWeight, arcSwitch } = this;
-    const out = this.arcsOut[node];
-    const value = lb[node];
-    for (let k = 0; k < out.length; k++) {
-      const arc = out[k];
-      const to = arcTo[arc];
-      const least = value + arcWeight[arc];
-      if (least <= lb[to]) continue;
-      const when = arcSwitch[arc];
-      if (when < 0 || lb[when] >= 1) {
-        if (!this.enqueue(to, least, (arc << 2) | 2)) return false;
-      } else if (least + lb[to ^ 1] > 0 && !this.switchOff(arc)) return false;
+  private layOutArcs(): void {
+    this.outStart = new Int32Array(2 * this.vars + 1);
+    this.out = new Int32Array(4 * this.arcFrom.length);
+    let at = 0;
+    for (let node = 0; node < 2 * this.vars; node++) {
+      this.outStart[node] = at;
+      for (const arc of this.arcsOut[node]) {
+        this.out[at++] = arc;
+        this.out[at++] = this.arcTo[arc];
+        this.out[at++] = this.arcWeight[arc];
+        this.out[at++] = this.arcSwitch[arc];
+      }
     }
-    const on = this.arcsBySwitch[node];
-    if (value >= 1)
+    this.outStart[2 * this.vars] = at;
+    for (let node = 0; node < 2 * this.vars; node++) this.touched.push(node);
+  }
+
+  private followArcs(node: number): boolean {
+    const { lb, out } = this;
+    const end = this.outStart[node + 1];
+    const value = lb[node];
+    for (let k = this.outStart[node]; k < end; k += 4) {
+      const to = out[k + 1];
+      const least = value + out[k + 2];
+      if (least <= lb[to]) continue;
+      const when = out[k + 3];
+      if (when < 0 || lb[when] >= 1) {
+        if (!this.enqueue(to, least, (out[k] << 2) | 2)) return false;
+      } else if (least + lb[to ^ 1] > 0 && !this.switchOff(out[k])) return false;
+    }
+    if (value >= 1) {
+      const on = this.arcsBySwitch[node];
       for (let k = 0; k < on.length; k++) {
         const arc = on[k];
-        const least = lb[this.arcFrom[arc]] + arcWeight[arc];
-        if (least > lb[arcTo[arc]] && !this.enqueue(arcTo[arc], least, (arc << 2) | 2)) return false;
+        const least = lb[this.arcFrom[arc]] + this.arcWeight[arc];
+        if (least > lb[this.arcTo[arc]] && !this.enqueue(this.arcTo[arc], least, (arc << 2) | 2)) return false;
       }
+    }
     return true;
   }
 
@@ -395,6 +427,25 @@ export class Engine {
     return i >= 0 && this.trailLevel[i] > 0 ? i : -1;
   }
 
+  /** The highest level that has a part in the conflict. */
+  conflictLevel(): number {
+    let top = 0;
+    for (let k = 0; k < this.conflict.length; k += 2) {
+      const i = this.entryOf(this.conflict[k], this.conflict[k + 1]);
+      if (i >= 0) top = Math.max(top, this.trailLevel[i]);
+    }
+    return top;
+  }
+
+  /** Opens a level on which all these literals (node, value pairs) are supposed. False: they contradict what is known. */
+  suppose(literals: readonly number[]): boolean {
+    this.level++;
+    this.levelStart.push(this.length);
+    this.levelPool.push(this.poolLength);
+    for (let k = 0; k < literals.length; k += 2) if (!this.enqueue(literals[k], literals[k + 1], 0)) return false;
+    return true;
+  }
+
   /**
    * Learns from the conflict, goes back and asserts what was learned. False: nothing is left to try; the constraints
    * have no solution.
@@ -410,11 +461,7 @@ export class Engine {
     let at = this.length;
     const literals = this.conflict.slice();
     // The conflict may lie below the current level; go there first.
-    let top = 0;
-    for (let k = 0; k < literals.length; k += 2) {
-      const i = this.entryOf(literals[k], literals[k + 1]);
-      if (i >= 0) top = Math.max(top, this.trailLevel[i]);
-    }
+    const top = this.conflictLevel();
     if (top === 0) {
       this.broken = true;
       return false;
@@ -549,6 +596,8 @@ export class Engine {
 }
 
 export interface Propagator {
+  /** A bound that it watches under this slot has risen, or was taken back. */
+  touch(slot: number): void;
   /** Narrows bounds by `enqueue` with an explanation; false after a conflict. */
   propagate(engine: Engine): boolean;
 }

@@ -5,8 +5,8 @@ import { breaksRecovery } from "./chamber";
 import { build, type Built, type Moment } from "./build";
 
 export interface LearningOptions {
-  /** Only schedules that cost at most this are wanted. */
-  readonly limit: number;
+  /** Only schedules that cost at most this are wanted; without it any. */
+  readonly target?: number;
   /** Dead ends after which the search gives up for now. */
   readonly conflicts: number;
   /** Asked now and then; true ends the search. */
@@ -19,7 +19,8 @@ export interface LearningOptions {
   readonly late: (task: number) => boolean;
 }
 
-export type Outcome = { readonly kind: "found"; readonly schedule: Schedule } | { readonly kind: "none" } | { readonly kind: "stopped" };
+export type Outcome =
+  { readonly kind: "found"; readonly schedule: Schedule } | { readonly kind: "none" } | { readonly kind: "stopped" };
 
 const RESTART = 120;
 
@@ -53,60 +54,66 @@ export class LearningSearch {
     return this.built.engine.conflicts;
   }
 
-  /** True when it is proven that there is no schedule within the last limit. */
+  /** True when it is proven that there is no schedule at all. */
   get exhausted(): boolean {
     return this.built.engine.broken;
   }
 
-  /** Lower bound of the cost of every schedule, by what the root has settled. */
-  rootBound(): number {
-    return this.built.objective.bound(this.built.engine);
+  /** Cost that no schedule goes below, as far as it is proven. */
+  get bound(): number {
+    return this.built.objective.proven(this.built.engine);
   }
 
   run(options: LearningOptions): Outcome {
     const { engine, objective } = this.built;
-    if (engine.broken) return { kind: "none" };
-    if (options.limit > objective.limit) throw new Error("what was learned under a tighter limit does not hold under a wider one");
     engine.backTo(0);
-    objective.limit = options.limit;
-    engine.wakeAll();
-    if (!engine.propagate()) {
-      engine.broken = true;
-      return { kind: "none" };
-    }
-    engine.settle();
+    if (!this.tidy()) return { kind: "none" };
     if (options.like) this.follow(options.like);
-    const assumed = options.keep && options.like ? this.assumptions(options.like, options.keep) : [];
+    const target = options.target === undefined ? [] : objective.atMost(options.target);
+    const kept = options.keep && options.like ? this.assumptions(options.like, options.keep) : [];
     const stopAt = engine.conflicts + options.conflicts;
     for (let round = 1; ; round++) {
-      const outcome = this.round(options, assumed, Math.min(stopAt, engine.conflicts + RESTART * luby(round)));
-      if (outcome) return outcome;
-      if (engine.conflicts >= stopAt || options.spent()) {
-        engine.backTo(0);
-        return { kind: "stopped" };
-      }
+      const outcome = this.round(options, target, kept, Math.min(stopAt, engine.conflicts + RESTART * luby(round)));
       engine.backTo(0);
-      if (!engine.propagate()) {
-        engine.broken = true;
-        return { kind: "none" };
-      }
-      engine.settle();
-      if (engine.learnedCount() > 4000 + 40 * this.model.n) {
-        engine.forget();
-        if (engine.broken || !engine.propagate()) {
-          engine.broken = true;
-          return { kind: "none" };
-        }
-      }
+      if (outcome) return outcome;
+      if (engine.conflicts >= stopAt || options.spent()) return { kind: "stopped" };
+      if (!this.tidy()) return { kind: "none" };
     }
   }
 
-  /** Searches until a schedule, a proof or the number of conflicts; undefined for the last. */
-  private round(options: LearningOptions, assumed: readonly number[], stopAt: number): Outcome | undefined {
+  /** At the root: draws what follows there and forgets what is of little use. False: there is no schedule. */
+  private tidy(): boolean {
     const { engine } = this.built;
-    const guided = this.chance.unit() < 0.5;
+    if (engine.broken || !engine.propagate()) {
+      engine.broken = true;
+      return false;
+    }
+    engine.settle();
+    if (engine.learnedCount() <= 4000 + 40 * this.model.n) return true;
+    engine.forget();
+    if (!engine.broken && engine.propagate()) return true;
+    engine.broken = true;
+    return false;
+  }
+
+  /** Searches until a schedule, a proof or the number of conflicts; undefined for the last. */
+  private round(
+    options: LearningOptions,
+    target: readonly number[],
+    kept: readonly number[],
+    stopAt: number,
+  ): Outcome | undefined {
+    const { engine } = this.built;
+    const supposed = [target, kept].filter((literals) => literals.length > 0);
+    const byActivity = this.chance.below(2) === 0;
+    let good = true;
     for (let steps = 0; ; steps++) {
-      if (!engine.propagate()) {
+      if (!good || !engine.propagate()) {
+        good = true;
+        const level = engine.conflictLevel();
+        if (level === 0) engine.broken = true;
+        // What is kept is supposed all at once, so a contradiction there teaches nothing for later.
+        if (level === 0 || (kept.length > 0 && level === supposed.length)) return { kind: "none" };
         this.remember();
         if (!engine.learn()) return { kind: "none" };
         if (engine.conflicts >= stopAt) return undefined;
@@ -114,28 +121,20 @@ export class LearningSearch {
         continue;
       }
       if ((steps & 255) === 255 && options.spent()) return undefined;
-      // Assumptions come first; one that contradicts what is known ends the search among them.
-      if (engine.level * 2 < assumed.length) {
-        const node = assumed[engine.level * 2];
-        const value = assumed[engine.level * 2 + 1];
-        if (value + engine.lb[node ^ 1] > 0) {
-          engine.backTo(0);
-          return { kind: "none" };
-        }
-        engine.decide(node, value);
+      if (engine.level < supposed.length) {
+        if (!engine.suppose(supposed[engine.level])) return { kind: "none" };
         continue;
       }
-      const x = this.pick(options, guided);
-      if (x < 0) {
-        if (this.forbidUnrecovered()) {
-          if (!engine.learn()) return { kind: "none" };
-          continue;
-        }
-        const schedule = this.read();
-        engine.backTo(0);
-        return { kind: "found", schedule };
+      const x = this.pick(options, byActivity);
+      if (x >= 0) {
+        this.branch(x, options);
+        continue;
       }
-      this.branch(x, options);
+      if (this.leavesNoRecovery()) {
+        good = false;
+        continue;
+      }
+      return { kind: "found", schedule: this.read() };
     }
   }
 
@@ -177,9 +176,9 @@ export class LearningSearch {
       }
   }
 
-  private pick(options: LearningOptions, guided: boolean): number {
+  private pick(options: LearningOptions, byActivity: boolean): number {
     const { engine } = this.built;
-    if (guided && engine.conflicts > 0) return this.pickByActivity();
+    if (byActivity && engine.conflicts > 0) return this.pickByActivity();
     return this.pickByTime(options);
   }
 
@@ -197,7 +196,9 @@ export class LearningSearch {
         continue;
       }
       const late = options.late(i);
-      const key = late ? this.model.horizon - (engine.hi(e) + end[i].plus) + engine.hi(s) - engine.lo(s) : engine.lo(s) + start[i].plus + 0.001 * engine.hi(s);
+      const key = late
+        ? this.model.horizon - (engine.hi(e) + end[i].plus) + engine.hi(s) - engine.lo(s)
+        : engine.lo(s) + start[i].plus + 0.001 * engine.hi(s);
       if (key < bestKey) {
         bestKey = key;
         best = late ? (engine.isFixed(e) ? s : e) : engine.isFixed(s) ? e : s;
@@ -230,15 +231,21 @@ export class LearningSearch {
     else engine.decide(2 * x, Math.min(hi, wanted));
   }
 
-  /** Whether the whole schedule at hand leaves a chamber no time to recover; that combination is then ruled out. */
-  private forbidUnrecovered(): boolean {
+  /** Whether the whole schedule at hand leaves a chamber no time to recover; the conflict is then set. */
+  private leavesNoRecovery(): boolean {
     const { engine, loads } = this.built;
     for (let r = 0; r < loads.length; r++) {
       const recovery = this.model.chambers[r]?.recovery ?? 0;
       if (recovery === 0) continue;
       const inside = loads[r].filter((load) => load.taken < 0 || engine.lo(load.taken) === 1);
       const at = (moment: Moment) => engine.lo(moment.x) + moment.plus;
-      if (!breaksRecovery(inside.map((load) => [at(load.start), at(load.end)] as const), recovery)) continue;
+      if (
+        !breaksRecovery(
+          inside.map((load) => [at(load.start), at(load.end)] as const),
+          recovery,
+        )
+      )
+        continue;
       const why = inside.flatMap((load) => [
         ...[load.start.x, load.end.x].flatMap((x) => [2 * x, engine.lo(x), 2 * x + 1, -engine.lo(x)]),
         ...(load.taken >= 0 ? [2 * load.taken, 1] : []),
@@ -256,7 +263,14 @@ export class LearningSearch {
     const at = (moment: Moment) => engine.lo(moment.x) + moment.plus;
     const starts = Int32Array.from(start, at);
     const ends = Int32Array.from(end, at);
-    const choices = taken.map((uses) => Int32Array.from(uses, (choice) => Math.max(0, choice.findIndex((x) => engine.lo(x) === 1))));
+    const choices = taken.map((uses) =>
+      Int32Array.from(uses, (choice) =>
+        Math.max(
+          0,
+          choice.findIndex((x) => engine.lo(x) === 1),
+        ),
+      ),
+    );
     return { starts, ends, choices, cost: costOf(this.model, starts, ends) };
   }
 }

@@ -1,0 +1,83 @@
+import type { Chance } from "../shared/random";
+import type { Model } from "./model";
+import type { Schedule } from "./search";
+
+/** Frees the tasks of a partial schedule that stand near one that found no place: in its cluster, in its time, at its resources. */
+export function freeAround(model: Model, current: Schedule, freed: Uint8Array, trouble: Float64Array, chance: Chance): void {
+  const open: number[] = [];
+  for (let i = 0; i < model.n; i++) if (current.starts[i] < 0) open.push(i);
+  let seed = open[chance.below(open.length)];
+  for (let k = 0; k < 2; k++) {
+    const other = open[chance.below(open.length)];
+    if (trouble[other] > trouble[seed]) seed = other;
+  }
+  const size = 6 + chance.below(40);
+  const kind = chance.below(3);
+  // Where the seed would stand: near its neighbours that are placed.
+  let around = 0;
+  let known = 0;
+  for (let i = 0; i < model.n; i++)
+    if (current.starts[i] >= 0 && (model.cluster[i] === model.cluster[seed] || model.neighbours[seed].includes(i))) {
+      around += current.starts[i];
+      known++;
+    }
+  const middle = known > 0 ? around / known : (model.lo0[2 * seed] + model.hi0[2 * seed]) / 2;
+  const wanted = new Set(model.uses[seed].flatMap((use) => Array.from(use.resources)));
+  const near = Array.from({ length: model.n }, (_, i) => i)
+    .filter((i) => current.starts[i] >= 0)
+    .filter((i) => kind !== 1 || model.uses[i].some((use) => use.resources.some((r) => wanted.has(r))))
+    .sort((a, b) => Math.abs(current.starts[a] - middle) - Math.abs(current.starts[b] - middle) || a - b);
+  if (kind === 0) {
+    for (let i = 0; i < model.n; i++) if (model.cluster[i] === model.cluster[seed]) freed[i] = 1;
+    const other = model.cluster[near.length > 0 ? near[chance.below(near.length)] : seed];
+    for (let i = 0; i < model.n; i++) if (model.cluster[i] === other) freed[i] = 1;
+  }
+  for (let k = 0; k < Math.min(size, near.length); k++) freed[near[k]] = 1;
+}
+
+/** Marks a neighbourhood: what lies in a stretch of time, hangs together, or shares a resource. */
+export function freeSome(model: Model, current: Schedule, freed: Uint8Array, size: number, chance: Chance): void {
+  const { n } = model;
+  if (size >= n) {
+    freed.fill(1);
+    return;
+  }
+  const seed = chance.below(n);
+  let count = 0;
+  const free = (i: number) => {
+    if (!freed[i]) {
+      freed[i] = 1;
+      count++;
+    }
+  };
+  free(seed);
+  const kind = chance.below(4);
+  if (kind === 0) {
+    const middle = current.starts[seed];
+    const near = Array.from({ length: n }, (_, i) => i).sort(
+      (a, b) => Math.abs(current.starts[a] - middle) - Math.abs(current.starts[b] - middle) || a - b,
+    );
+    for (let k = 0; k < n && count < size; k++) free(near[k]);
+    return;
+  }
+  if (kind === 1) {
+    const wanted =
+      model.uses[seed].length > 0 ? model.uses[seed][chance.below(model.uses[seed].length)].resources : new Int32Array(0);
+    const near = Array.from({ length: n }, (_, i) => i)
+      .filter((i) => model.uses[i].some((use) => use.resources.some((r) => wanted.includes(r))))
+      .sort(
+        (a, b) =>
+          Math.abs(current.starts[a] - current.starts[seed]) - Math.abs(current.starts[b] - current.starts[seed]) || a - b,
+      );
+    for (let k = 0; k < near.length && count < size; k++) free(near[k]);
+  }
+  // Spread along the links, from what is freed already.
+  const queue = Array.from({ length: n }, (_, i) => i).filter((i) => freed[i]);
+  const target = kind === 1 ? Math.min(n, size + 6) : size;
+  for (let k = 0; k < queue.length && count < target; k++)
+    for (const next of model.neighbours[queue[k]])
+      if (count < target && !freed[next]) {
+        free(next);
+        queue.push(next);
+      }
+}

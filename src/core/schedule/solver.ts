@@ -1,0 +1,258 @@
+import { seeded, type Chance } from "../shared/random";
+import type { Budget } from "./budget";
+import { whyNone, whyNotFound } from "./explain";
+import { LearningSearch, luby } from "./learning/learning-search";
+import { compile, type Model } from "./model";
+import { freeAround, freeSome } from "./neighbourhood";
+import type { Problem } from "./problem";
+import { costOf, Search, type Schedule } from "./search";
+import type { Solution } from "./solution";
+import { clusterWishes, lateTasks, wishFor } from "./wishes";
+
+/**
+ * A solution; `proof` where it says infeasible and no schedule exists for certain: because some task has no room even
+ * alone ("windows"), or because the whole search came to its end ("search").
+ */
+export type Answer = Solution & { readonly proof?: "windows" | "search" };
+
+const EQUAL = 1e-6;
+/** Costs that differ by less than this are not told apart when something cheaper is looked for. */
+const CHEAPER = 1e-4;
+
+/** Up to this many tasks the search that learns is built; beyond, its variables would take too much room. */
+const LEARNING_MOST = 400;
+/** Up to this many tasks it is set on the whole problem, to prove the optimum; beyond, on neighbourhoods only. */
+const WHOLE_MOST = 60;
+
+/** Repairs of one partial schedule without progress before something else has its turn. */
+const REPAIRS = 120;
+/** The same for the first one of a small problem, which the search that learns does in no time. */
+const FIRST_REPAIRS = 30;
+/** Dead ends that the search that learns may have in its first turn at a first schedule. */
+const FIRST_CONFLICTS = 300;
+
+/**
+ * One problem and all that was found and learned about it so far; a search that ran into a limit goes on from there.
+ * Two searches work together: dives that place task after task and repair what they leave undone, quick in large and
+ * roomy problems; and one that learns from dead ends, which finds its way where little fits, and proves.
+ */
+export class Solver {
+  best: Schedule | undefined;
+  private readonly model: Model;
+  private readonly chance: Chance;
+  private readonly search: Search;
+  private readonly late: Uint8Array;
+  private readonly floor: number;
+  private made: LearningSearch | undefined;
+  private rounds = 0;
+  private placed = 0;
+
+  constructor(
+    private readonly problem: Problem,
+    seed: number,
+  ) {
+    this.model = compile(problem);
+    this.chance = seeded(seed);
+    this.search = new Search(this.model, this.chance);
+    this.late = lateTasks(this.model);
+    this.floor = this.search.stuck >= 0 ? 0 : Math.max(0, this.search.costBound());
+  }
+
+  /** The search that learns, made when it is first needed. */
+  private get learning(): LearningSearch | undefined {
+    if (!this.made && this.model.n <= LEARNING_MOST) {
+      this.search.clear();
+      this.made = new LearningSearch(this.model, this.search.windows.lo, this.search.windows.hi, this.chance);
+    }
+    return this.made;
+  }
+
+  /** Cost that no schedule goes below. */
+  get bound(): number {
+    return Math.max(this.floor, this.made?.bound ?? 0);
+  }
+
+  /** Why there is no schedule, or none was found. */
+  refusal(): Answer {
+    const { search, problem, model } = this;
+    const none = { format: "unisynth-solution/1" as const, status: "infeasible" as const, cost: 0, bound: 0, tasks: [] };
+    if (search.stuck >= 0) return { ...none, why: whyNone(problem, model, search.stuck), proof: "windows" };
+    const proven = this.made?.exhausted === true;
+    return { ...none, why: whyNotFound(problem, model, search, proven), ...(proven && { proof: "search" as const }) };
+  }
+
+  /** The best schedule so far. */
+  solution(): Answer {
+    const { problem, model, best } = this;
+    if (!best) return this.refusal();
+    const cost = costOf(model, best.starts, best.ends);
+    const bound = Math.min(this.bound, cost);
+    return {
+      format: "unisynth-solution/1",
+      status: cost - bound <= EQUAL ? "optimal" : "feasible",
+      cost,
+      bound,
+      tasks: problem.tasks.map((task, i) => ({
+        id: task.id,
+        start: best.starts[i],
+        end: best.ends[i],
+        taken: task.uses.map((use, u) => (typeof use.resource === "string" ? use.resource : use.resource[best.choices[i][u]])),
+      })),
+      why: [],
+    };
+  }
+
+  /** Looks for a first schedule. "none": it is proven that there is none. */
+  findFirst(budget: Budget): "found" | "none" | "stopped" {
+    if (this.best) return "found";
+    if (this.search.stuck >= 0) return "none";
+    const { model } = this;
+    const state = { steps: 0 };
+    const spent = () =>
+      budget.spent(() => ({ phase: "first", iterations: state.steps, placed: this.placed, tasks: model.n })) || budget.late();
+    while (state.steps < budget.dives && !spent()) {
+      const round = this.rounds++;
+      this.best = this.diveAndRepair(budget, round, state, spent);
+      if (this.best) return "found";
+      if (spent()) break;
+      const outcome = this.learning?.run({
+        conflicts: FIRST_CONFLICTS * luby(round + 1),
+        spent,
+        late: (task) => this.late[task] === 1,
+      });
+      state.steps++;
+      if (outcome?.kind === "none") return "none";
+      if (outcome?.kind !== "found") continue;
+      this.best = outcome.schedule;
+      return "found";
+    }
+    return "stopped";
+  }
+
+  /** One construction dive, then repairs of what it leaves undone until they come to nothing. */
+  private diveAndRepair(budget: Budget, dive: number, state: { steps: number }, spent: () => boolean): Schedule | undefined {
+    const { model, search, chance } = this;
+    const freed = new Uint8Array(model.n);
+    state.steps++;
+    search.clear();
+    search.occupancy.preferScarce(() => (dive === 0 ? 0 : chance.unit()));
+    const wishes = clusterWishes(model, this.late, chance, dive === 0 ? 0 : 0.3);
+    const found = search.dive({
+      deadEnds: 40 + 20 * luby(dive + 1),
+      tries: 6 + 2 * (dive % 5),
+      below: Infinity,
+      whim: 0,
+      wish: (task) => wishes[model.cluster[task]],
+    });
+    if (found) return found;
+    let current = search.partial!;
+    let left = search.left;
+    this.placed = Math.max(this.placed, model.n - left);
+    const repairs = dive === 0 && model.n <= WHOLE_MOST ? FIRST_REPAIRS : REPAIRS;
+    for (let idle = 0; idle < repairs && state.steps < budget.dives; idle++) {
+      if (spent()) return undefined;
+      state.steps++;
+      freed.fill(0);
+      freeAround(model, current, freed, search.trouble, chance);
+      if (!search.loosen(current, freed)) throw new Error("a partial schedule does not fit into its own problem");
+      search.occupancy.preferScarce(() => chance.unit());
+      const again = clusterWishes(model, this.late, chance, 0.3);
+      const contrary = chance.below(3) === 0 ? 0.4 * chance.unit() : 0;
+      const mended = search.dive({
+        deadEnds: 20 + chance.below(40),
+        tries: 4 + chance.below(8),
+        below: Infinity,
+        whim: chance.below(2) === 0 ? 0 : 5 * chance.unit(),
+        wish: (task) => (chance.unit() < contrary ? (chance.below(2) === 0 ? "late" : "early") : again[model.cluster[task]]),
+      });
+      if (mended) return mended;
+      if (search.left > left || !search.partial) continue;
+      if (search.left < left) idle = 0;
+      left = search.left;
+      current = search.partial;
+      this.placed = Math.max(this.placed, model.n - left);
+    }
+    for (let i = 0; i < model.n; i++) search.trouble[i] = 1 + (search.trouble[i] - 1) * 0.6;
+    return undefined;
+  }
+
+  /**
+   * Improves until the bound is met or the budget is spent. Steps of two kinds take turns: a neighbourhood is freed and
+   * placed anew by dives, quick and rough; and the search that learns looks for something cheaper, on the whole of a
+   * small problem (which ends in a proof), on a neighbourhood of a large one.
+   */
+  improve(budget: Budget, better: () => void): void {
+    const { model, chance } = this;
+    if (!this.best) return;
+    const whole = model.n <= WHOLE_MOST;
+    const freed = new Uint8Array(model.n);
+    let current = this.best;
+    let size = Math.min(model.n, 8);
+    let leeway = 0;
+    let iteration = 0;
+    const spent = () =>
+      budget.spent(() => ({ phase: "improve", iterations: iteration, cost: this.best!.cost, placed: model.n, tasks: model.n }));
+    for (; iteration < budget.iterations && this.best.cost > this.bound + EQUAL && !spent(); iteration++) {
+      const learns = whole ? iteration % 50 === 49 : iteration % 4 === 3;
+      const found = learns
+        ? this.learnBetter(whole ? undefined : freed, iteration, spent)
+        : this.diveAnew(current, freed, size, leeway);
+      if (found) {
+        current = found;
+        if (found.cost < this.best.cost - EQUAL) {
+          this.best = found;
+          better();
+        }
+      }
+      // Wandering a little above the best, now further and now nearer, leaves hollows that no single neighbourhood leaves.
+      if (iteration % 200 === 199) leeway = this.best.cost * 0.08 * chance.unit() * chance.unit();
+      if (iteration % 500 === 499) current = this.best;
+      if (iteration % 16 === 15) size = 3 + chance.below(Math.min(model.n, 40));
+    }
+  }
+
+  /** A cheaper schedule by the search that learns: with `freed` on a neighbourhood of the best, else on everything. */
+  private learnBetter(freed: Uint8Array | undefined, iteration: number, spent: () => boolean): Schedule | undefined {
+    const { learning, model, chance } = this;
+    const best = this.best!;
+    if (!learning) return undefined;
+    const late = (task: number) => this.late[task] === 1;
+    const cheapest = best.cost - CHEAPER;
+    if (freed) {
+      freed.fill(0);
+      freeSome(model, best, freed, 10 + chance.below(50), chance);
+      const outcome = learning.run({
+        target: cheapest,
+        conflicts: 60,
+        spent,
+        like: best,
+        keep: (task) => freed[task] === 0,
+        late,
+      });
+      return outcome.kind === "found" ? outcome.schedule : undefined;
+    }
+    // Now anything cheaper, now a bold step into the gap: each raises the bound when it fails.
+    const turn = Math.floor(iteration / 50);
+    const gap = best.cost - this.bound;
+    const target = Math.min(cheapest, best.cost - [0.3, 0.03, 0][turn % 3] * gap);
+    const outcome = learning.run({ target, conflicts: 400 + 100 * turn, spent, like: best, late });
+    return outcome.kind === "found" ? outcome.schedule : undefined;
+  }
+
+  /** A neighbourhood of the current schedule is freed and placed anew; undefined where that comes out no better. */
+  private diveAnew(current: Schedule, freed: Uint8Array, size: number, leeway: number): Schedule | undefined {
+    const { model, search, chance } = this;
+    freed.fill(0);
+    freeSome(model, current, freed, size, chance);
+    if (!search.loosen(current, freed)) throw new Error("a schedule does not fit into its own problem");
+    search.occupancy.preferScarce(() => 3 * chance.unit());
+    const style = chance.below(4);
+    return search.dive({
+      deadEnds: 12 + size,
+      tries: 8,
+      below: chance.below(3) === 0 ? this.best!.cost + leeway * chance.unit() + EQUAL : current.cost - EQUAL,
+      whim: 2,
+      wish: (task) => wishFor(model, current, task, style, chance),
+    });
+  }
+}
