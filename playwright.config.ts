@@ -1,5 +1,5 @@
 import { defineConfig } from "@playwright/test";
-import { CHROMIUM } from "./scripts/chromium.mjs";
+import chromium from "./scripts/chromium.json";
 
 const PORT = 3199;
 
@@ -14,18 +14,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: CHROMIUM,
-      args: [
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-      ],
-    },
+    launchOptions: chromium,
   },
   webServer: {
     command: `node scripts/demo.mjs --reset --port ${PORT}`,

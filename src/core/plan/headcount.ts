@@ -86,8 +86,13 @@ export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item
       const take = Math.min(open, room[i] - beyond);
       if (take <= 1e-9) continue;
       const needed = Math.ceil(base[i] + beyond + take - 1e-9);
-      // An item that would end with a nearly empty load is left as it is; another gives back.
-      if (roundUpToCarrier(needed, entries[i].unit, MAX_EXTRA_PCT).pieces % entries[i].unit !== 0) continue;
+      if (roundUpToCarrier(needed, entries[i].unit, MAX_EXTRA_PCT).pieces % entries[i].unit !== 0) {
+        // Rather whole loads and a little less than a last load that is nearly empty.
+        const whole = Math.floor(needed / entries[i].unit) * entries[i].unit;
+        if (whole <= rounded[i]) continue;
+        given[i] = whole - base[i];
+        break;
+      }
       given[i] = beyond + take;
       break;
     }

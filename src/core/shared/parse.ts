@@ -17,7 +17,11 @@ const TYPE_NAMES: Record<string, string> = {
   array: "list",
 };
 
+/** Zod's own words, which a schema's own text replaces. */
+const ZODS_WORDS = /^(Invalid|Too |Unrecognized|Expected)/;
+
 function wantedOf(issue: z.core.$ZodIssue): string {
+  if (!ZODS_WORDS.test(issue.message)) return issue.message;
   switch (issue.code) {
     case "invalid_type":
       return article(TYPE_NAMES[issue.expected] ?? issue.expected);
@@ -49,7 +53,8 @@ function codeOf(issue: z.core.$ZodIssue, got: unknown): Issue["code"] {
     case "invalid_value":
       return "unknown";
     case "custom":
-      return "inconsistent";
+    case "invalid_format":
+      return "unreadable";
     default:
       return "wrong_type";
   }

@@ -106,9 +106,13 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
     const timer = setTimeout(() => {
       runKey.current = wantedKey;
       setWork({ kind: "searching" });
+      let kept = false;
       const mine = runPlan(request, {
         better(plan) {
           if (run.current !== mine) return;
+          // The first plan is kept at once: whoever leaves before the search ends finds it again.
+          if (!kept) void savePlan({ request, plan });
+          kept = true;
           setGood({ request, plan });
           setWork({ kind: "improving" });
         },

@@ -32,7 +32,8 @@ export function itemSheets(q: Quantities, plan: Plan | undefined): ItemSheet[] {
   };
   const startOf = (batch: Batch, item: Item): number | undefined => {
     const starts = Object.entries(plan?.tasks ?? {}).flatMap(([id, info]) => {
-      const mine = info.item === item.id && info.step !== null && overlaps(info.range, batch.range) && uses(batch, item, info.step);
+      const mine =
+        info.item === item.id && info.step !== null && overlaps(info.range, batch.range) && uses(batch, item, info.step);
       return mine && placed.has(id) ? [placed.get(id)!] : [];
     });
     return starts.length > 0 ? Math.min(...starts) : undefined;

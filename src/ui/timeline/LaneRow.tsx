@@ -230,7 +230,7 @@ function BlockButton({ block, lane, height, scale, tone, name, chosen, onSelect,
             component="span"
             sx={{ display: "block", fontWeight: 500, fontSize: 10.5, lineHeight: "13px", whiteSpace: "normal" }}
           >
-            {block.fill}
+            {width < 32 ? block.fill.split(" ")[0] : block.fill}
           </Box>
         )}
       </Box>

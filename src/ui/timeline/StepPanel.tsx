@@ -41,7 +41,9 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
   const range = Array.isArray(problemTask.duration) ? problemTask.duration : undefined;
   const nameOf = (id: string) => request.kitchen.cooks.find((c) => c.id === id)?.name ?? id.replace(/-/g, " ");
   const takes = [...new Set(placed.taken)].filter((id) => id !== "somebody-about").map(nameOf);
-  const before = problemTask.after.map((link) => link.task).filter((id) => plan.tasks[id]);
+  // Trays that wait are told by what they wait from; a step is known by when it ended.
+  const ends = new Map(plan.solution.tasks.map((t) => [t.id, t.end]));
+  const before = [...new Set(problemTask.after.map((link) => link.task))].filter((id) => plan.tasks[id]?.step);
   return (
     <Paper
       component="aside"
@@ -110,7 +112,7 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
                 textDecoration: "underline",
               }}
             >
-              {plan.tasks[id].text}
+              {plan.tasks[id].text} <Soft>(done {clockText(ends.get(id)!)})</Soft>
             </Box>
           ))}
         </Box>

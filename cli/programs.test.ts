@@ -1,0 +1,126 @@
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { demoInput } from "@tests/demo";
+
+const folder = mkdtempSync(join(tmpdir(), "unisynth-cli-"));
+const file = (name: string, content: unknown): string => {
+  const path = join(folder, name);
+  writeFileSync(path, typeof content === "string" ? content : JSON.stringify(content));
+  return path;
+};
+const run = (name: string, args: string[], input?: string) => {
+  const { status, stdout, stderr } = spawnSync("node", ["scripts/run.mjs", `cli/${name}.ts`, ...args], {
+    input,
+    encoding: "utf8",
+  });
+  return { status, out: stdout, err: stderr.trim() };
+};
+
+const problem = {
+  format: "unisynth-problem/1",
+  horizon: 60,
+  resources: [{ id: "hands", kind: "pool", capacity: 1 }],
+  tasks: [
+    { id: "a", duration: 10, uses: [{ resource: "hands" }] },
+    { id: "b", duration: 10, uses: [{ resource: "hands" }] },
+  ],
+  costs: { makespan: 1 },
+};
+
+describe("solve and verify", () => {
+  test("one solution on standard output, which verify finds nothing against", () => {
+    const solved = run("solve", ["--seconds", "1"], JSON.stringify(problem));
+    expect(solved.status).toBe(0);
+    expect(JSON.parse(solved.out)).toMatchObject({ format: "unisynth-solution/1", status: "optimal", cost: 20, bound: 20 });
+    const verified = run("verify", [file("p.json", problem), file("s.json", solved.out)]);
+    expect(verified).toEqual({ status: 0, out: "", err: "" });
+  });
+
+  test("each violation is a line, and the exit is 1", () => {
+    const { out } = run("solve", ["--iterations", "5", "--seed", "2"], JSON.stringify(problem));
+    const solution = JSON.parse(out);
+    solution.tasks[0].end += 1;
+    const verified = run("verify", [file("p.json", problem), file("bad.json", solution)]);
+    expect(verified.status).toBe(1);
+    expect(verified.out.split("\n")[0]).toMatch(/^time: . lasts 11 min, not 10$/);
+  });
+
+  test.each<[string, string[], string, string]>([
+    ["no JSON", [], "{", "standard input is not JSON"],
+    ["another format", [], "{}", "format is missing"],
+    ["a flag that is no number", ["--seconds", "soon"], "{}", "--seconds is soon; expected a number from 0 to 86400"],
+    ["an unknown flag", ["--fast", "1"], "{}", "--fast is not an option; expected --seconds, --seed, --iterations"],
+  ])("%s exits 2 with one line", (_name, args, input, line) => {
+    const answer = run("solve", args, input);
+    expect(answer.status).toBe(2);
+    expect(answer.out).toBe("");
+    expect(answer.err.split("\n")).toHaveLength(1);
+    expect(answer.err).toContain(line);
+  });
+});
+
+describe("plan", () => {
+  test("a request gives a plan", () => {
+    const answer = run("plan", [file("request.json", demoInput("first-try"))]);
+    expect(answer.status).toBe(0);
+    const plan = JSON.parse(answer.out);
+    expect(plan).toMatchObject({ format: "unisynth-plan/1", origin: "2026-11-29T00:00", notes: [] });
+    expect(Object.keys(plan.tasks).sort()).toEqual(plan.problem.tasks.map((t: { id: string }) => t.id).sort());
+  });
+
+  test("a wrong field exits 2 and is named by its path", () => {
+    const input = demoInput("first-try");
+    input.gathering.guests![0].count = -1;
+    const answer = run("plan", [file("wrong.json", input)]);
+    expect(answer).toEqual({ status: 2, out: "", err: "gathering.guests[0].count is -1; expected a whole number from 0 to 500" });
+  });
+
+  test("a file that is not there exits 2", () =>
+    expect(run("plan", ["/nowhere.json"])).toMatchObject({
+      status: 2,
+      err: "/nowhere.json cannot be read; expected a JSON file",
+    }));
+});
+
+describe("vectors", () => {
+  const vector = (cases: object[], method = "count.roundUp") => ({ method, cases });
+
+  test("what agrees passes, what does not is shown, what is unknown is skipped and fails", () => {
+    const good = {
+      in: { pieces: 35, perCarrier: 12 },
+      out: { pieces: 36, carriers: 3, extra: 1, lastFill: 12 },
+      tolerance: 1e-6,
+    };
+    const wrong = { ...good, out: { ...good.out, extra: 2 } };
+    const answer = run("vectors", [file("v.json", vector([good, wrong])), file("u.json", vector([good], "moon.phase"))]);
+    const lines = answer.out.trim().split("\n");
+    expect(lines[0]).toContain("count.roundUp case 1: wanted");
+    expect(lines[1]).toBe("skipped moon.phase (1 cases)");
+    expect(lines[2]).toBe("1 passed, 2 failed");
+    expect(answer.status).toBe(1);
+  });
+
+  test("an error agrees by its code and field", () => {
+    const answer = run("vectors", [
+      file(
+        "e.json",
+        vector([
+          { in: { pieces: -1, perCarrier: 12 }, out: { error: { code: "out_of_range", field: "pieces" } }, tolerance: 1e-6 },
+        ]),
+      ),
+    ]);
+    expect(answer).toMatchObject({ status: 0, out: "1 passed, 0 failed\n" });
+  });
+
+  test("with --json each case's answer is a line", () => {
+    const answer = run("vectors", [
+      "--json",
+      file("j.json", vector([{ in: { pieces: 12, perCarrier: 12 }, out: 0, tolerance: 1 }])),
+    ]);
+    expect(JSON.parse(answer.out)).toMatchObject({ method: "count.roundUp", case: 0, got: { carriers: 1 } });
+  });
+
+  test("a file that is no vector file exits 2", () => expect(run("vectors", [file("n.json", { cases: [] })]).status).toBe(2));
+});

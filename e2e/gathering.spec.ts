@@ -1,0 +1,125 @@
+import { expect, test, type Page } from "@playwright/test";
+
+/** A search is told when it has a plan and when it is content with it. */
+const planFits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 30_000 });
+
+async function settle(page: Page): Promise<void> {
+  await planFits(page);
+  const enough = page.getByRole("button", { name: "Good enough" });
+  if (await enough.isVisible()) await enough.click();
+  await expect(page.getByTestId("plan-state")).toHaveText("The plan fits");
+}
+
+const pieces = (page: Page, item: string) => page.getByTestId(`line-${item}`).first().getByTestId("pieces");
+const weights = (page: Page, item: string) => page.getByTestId(`line-${item}`).first().getByTestId("weights");
+
+test("from the demo to a new timetable for four more guests, and an honest no for sixty", async ({ page }) => {
+  const faults: string[] = [];
+  page.on("pageerror", (error) => faults.push(error.message));
+  page.on("console", (message) => message.type() === "error" && faults.push(message.text()));
+
+  await page.goto("/");
+  await page.getByRole("link", { name: /Launch-night supper/ }).click();
+  await expect(pieces(page, "oarlock-turnover")).toHaveText("42");
+  const asked = Date.now();
+  await planFits(page);
+  // The tight one: the first plan is there within five seconds (with room for a loaded machine).
+  expect(Date.now() - asked).toBeLessThan(15_000);
+  await settle(page);
+  const weightBefore = await weights(page, "oarlock-turnover").textContent();
+
+  await page.getByLabel("Guests in all").fill("40");
+  await expect(pieces(page, "oarlock-turnover")).not.toHaveText("42");
+  await expect(weights(page, "oarlock-turnover")).not.toHaveText(weightBefore!);
+  await settle(page);
+  const start = await page.getByTestId("first-start").textContent();
+  expect(start).toMatch(/^\d\d:\d\d \d+ h.* before supper$/);
+
+  await page.getByRole("link", { name: "Timeline" }).click();
+  const timeline = page.getByRole("region", { name: "Timeline" });
+  for (const lane of ["Maren", "Ilko", "Pella", "Aud", "Oven", "Steamer", "Fryer", "Mixer"])
+    await expect(timeline.getByRole("group", { name: lane, exact: true })).toBeVisible();
+  await timeline.getByRole("group", { name: "Oven", exact: true }).getByRole("button").first().click();
+  const step = page.getByRole("complementary", { name: "Step" });
+  await expect(step).toContainText("°C");
+  await expect(step).toContainText("It is right when");
+  await expect(step).toContainText(/begins .* before supper/);
+  await step.getByRole("button", { name: "Close the step" }).click();
+  await expect(step).toBeHidden();
+
+  await page.reload();
+  await expect(page.getByTestId("plan-state")).toHaveText("The plan fits");
+  await expect(page.getByTestId("first-start")).toHaveText(start!);
+  await page.getByRole("link", { name: "Gathering" }).click();
+  await expect(page.getByLabel("Guests in all")).toHaveValue("40");
+
+  await page.getByLabel("Guests in all").fill("60");
+  const no = page.getByRole("alert").filter({ hasText: "This does not fit" });
+  await expect(no).toContainText("Mooring buns");
+  await expect(no).toContainText(/steamer loads/);
+  await expect(no).toContainText("The plan shown is the last one that works, for 40 guests.");
+  await expect(page.getByTestId("first-start")).toHaveText(start!);
+  await page.getByRole("link", { name: "Timeline" }).click();
+  await expect(timeline.getByRole("group", { name: "Oven", exact: true }).getByRole("button").first()).toBeVisible();
+  expect(weightBefore).toMatch(/^dough .* · filling /);
+  expect(faults).toEqual([]);
+});
+
+test("a wrong number is told at its field, keeps what was typed, and a right one mends it", async ({ page }) => {
+  await page.goto("/g/first-try");
+  await settle(page);
+  const count = page.getByLabel("Count of group 1");
+  await count.fill("-5");
+  await expect(page.getByText("Guests is -5; expected a whole number from 0 to 500")).toBeVisible();
+  await expect(count).toHaveValue("-5");
+  await expect(pieces(page, "slipway-pie")).toHaveText("16");
+  await count.fill("7");
+  await expect(page.getByText(/expected a whole number/)).toBeHidden();
+  // The host asked for sixteen; without that the guests say how many.
+  await page.getByLabel("Pieces of Slipway pies asked for").fill("");
+  await expect(pieces(page, "slipway-pie")).not.toHaveText("16");
+
+  const time = page.getByLabel("Time of Lunch");
+  await time.fill("07:00");
+  await expect(page.getByText(/Serving time is "07:00"; expected a time after the first cook's hours begin/)).toBeVisible();
+  await time.fill("13:00");
+  await page.getByLabel("Pieces of Slipway pies asked for").fill("16");
+  await settle(page);
+  await expect(pieces(page, "slipway-pie")).toHaveText("16");
+});
+
+test("two evenings with a night between are one timeline, by hand and into the freezer", async ({ page }) => {
+  await page.goto("/g/quiet-evenings/timeline");
+  await planFits(page);
+  const timeline = page.getByRole("region", { name: "Timeline" });
+  await expect(timeline.getByRole("group", { name: "Sunniva" })).toBeVisible();
+  await expect(timeline.getByRole("group", { name: "Freezer" })).toBeVisible();
+  await expect(timeline.getByText(/^Tue /)).toBeVisible();
+  await expect(timeline.getByText(/^Wed /).first()).toBeVisible();
+  await settle(page);
+  await page.getByRole("link", { name: "Quantities" }).click();
+  await expect(page.getByRole("article", { name: "Keel moons, Filling" })).toContainText("lamb");
+});
+
+test("the keyboard walks from block to block", async ({ page }) => {
+  await page.goto("/g/first-try/timeline");
+  await planFits(page);
+  const blocks = page.getByRole("group", { name: "Teo" }).getByRole("button");
+  await blocks.first().focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(blocks.nth(1)).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("complementary", { name: "Step" })).toBeVisible();
+});
+
+test("a page that is not there says so and leads back", async ({ page }) => {
+  await page.goto("/g/nowhere");
+  await expect(page.getByRole("link")).toBeVisible();
+});
+
+test("no script of anybody else may run", async ({ request }) => {
+  const policy = (await request.get("/")).headers()["content-security-policy"];
+  expect(policy).toContain("default-src 'self'");
+  expect(policy).toMatch(/script-src 'self' 'nonce-[^']+'/);
+  expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+});

@@ -1,0 +1,80 @@
+// Takes one current picture of each main view into docs/screenshots, from the demo data, in a database of its own.
+import { spawn } from "node:child_process";
+import { mkdirSync, rmSync } from "node:fs";
+import { join } from "node:path";
+import { chromium } from "playwright-core";
+import { ensureChromium, LAUNCH } from "./chromium.mjs";
+import { root, setup } from "./setup.mjs";
+
+const PORT = 3198;
+const base = `http://127.0.0.1:${PORT}`;
+const folder = join(root, "docs", "screenshots");
+
+/** Name, page, width, and what is done before the picture is taken. */
+const SHOTS = [
+  ["gathering", "/g/launch-night", 1280, planned],
+  ["gathering-phone", "/g/first-try", 390, planned],
+  ["quantities", "/g/launch-night/quantities", 1280, planned],
+  ["timeline", "/g/launch-night/timeline", 1280, planned],
+  [
+    "timeline-step",
+    "/g/launch-night/timeline",
+    1280,
+    async (page) => {
+      await planned(page);
+      await page.getByRole("group", { name: "Oven", exact: true }).getByRole("button").first().click();
+    },
+  ],
+  ["timeline-evenings", "/g/quiet-evenings/timeline", 1280, planned],
+  [
+    "no-plan",
+    "/g/launch-night",
+    1280,
+    async (page) => {
+      await page.getByLabel("Guests in all").fill("60");
+      await page.getByRole("alert").filter({ hasText: "This does not fit" }).waitFor();
+    },
+  ],
+  ["gatherings", "/", 1280],
+];
+
+async function planned(page) {
+  await page
+    .getByTestId("plan-state")
+    .filter({ hasText: /^The plan fits$/ })
+    .waitFor({ timeout: 60_000 });
+}
+
+setup();
+ensureChromium();
+mkdirSync(folder, { recursive: true });
+const db = join(root, "test-results", "screenshots.db");
+rmSync(db, { force: true });
+const server = spawn(process.execPath, [join(root, "scripts", "demo.mjs"), "--reset", "--port", String(PORT)], {
+  cwd: root,
+  stdio: ["ignore", "ignore", 2],
+  env: { ...process.env, UNISYNTH_DB: db },
+});
+try {
+  for (let up = false; !up;) {
+    if (server.exitCode !== null) process.exit(1);
+    await new Promise((wake) => setTimeout(wake, 300));
+    up = await fetch(base).then(
+      () => true,
+      () => false,
+    );
+  }
+  const browser = await chromium.launch(LAUNCH);
+  for (const [name, path, width, ready] of SHOTS) {
+    const page = await browser.newPage({ viewport: { width, height: 800 } });
+    await page.goto(base + path);
+    if (ready) await ready(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    await page.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+  await browser.close();
+} finally {
+  server.kill("SIGTERM");
+}

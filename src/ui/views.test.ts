@@ -1,0 +1,134 @@
+import { demoGathering, demoInput, demoItem, demoKitchen, expectRequest, TODAY } from "@tests/demo";
+import { makePlan, quantitiesOf } from "@/core/plan/make-plan";
+import { demandRow, spreadTotal } from "./gathering/gathering.view-model";
+import { issueAt } from "./gathering/issues";
+import { checkDraft, planKey, requestOf } from "./plan/plan-state";
+import { momentText, summarise, targetsOf } from "./plan/plan-summary";
+import { itemSheets } from "./quantities/quantities.view-model";
+import { timeScale, ticksOf } from "./timeline/scale";
+import { stepOfTask, timelineModel } from "./timeline/timeline.view-model";
+
+const request = expectRequest(demoInput("first-try"));
+const plan = makePlan(request, { now: () => 0 });
+const source = { items: ["slipway-pie", "reed-pocket"].map(demoItem), kitchen: demoKitchen("first-kitchen"), today: TODAY };
+
+describe("the form", () => {
+  test("only the items it names go into the request", () => {
+    expect(requestOf(demoGathering("first-try"), source).items.map((i) => i.id)).toEqual(["slipway-pie"]);
+  });
+
+  test("a wrong number keeps the form and is told at its field, in one sentence", () => {
+    const draft = demoGathering("first-try");
+    draft.guests![0].count = -2;
+    const checked = checkDraft(draft, source);
+    expect(checked.ok).toBe(false);
+    expect(issueAt(checked, ["gathering", "guests", 0, "count"], "Guests")).toBe(
+      "Guests is -2; expected a whole number from 0 to 500",
+    );
+    expect(issueAt(checked, ["gathering", "guests", 1, "count"], "Guests")).toBeUndefined();
+  });
+
+  test("what changes no plan asks for no new one", () => {
+    expect(planKey({ ...request, gathering: { ...request.gathering } })).toBe(planKey(request));
+    expect(planKey({ ...request, today: "2026-11-26" })).not.toBe(planKey(request));
+  });
+
+  test("a new total is spread over the groups in proportion", () => {
+    expect(spreadTotal([17, 1, 4, 2, 5, 1, 2, 3, 1], 40).reduce((a, b) => a + b, 0)).toBe(40);
+    expect(spreadTotal([10, 10], 21)).toEqual([11, 10]);
+    expect(spreadTotal([0, 0], 5).reduce((a, b) => a + b, 0)).toBe(5);
+  });
+
+  test("a row says what a count weighs and how it is heated", () => {
+    const row = demandRow(quantitiesOf(request), "lunch", "slipway-pie")!;
+    expect(row.pieces).toBe(16);
+    expect(Math.round(row.doughG)).toBe(899);
+    expect(row.loads).toContain("1 oven load");
+  });
+});
+
+describe("the day in short", () => {
+  test("it begins with the first task, and hands are counted from then on", () => {
+    const summary = summarise(plan, request);
+    expect(summary.firstStart).toBe(Math.min(...plan.solution.tasks.map((t) => t.start)));
+    expect(summary.cooks[0].name).toBe("Teo");
+    expect(summary.cooks[0].busy).toBeGreaterThan(30);
+    expect(summary.cooks[0].busy).toBeLessThanOrEqual(summary.cooks[0].there);
+  });
+  test("a moment names its day only where there are several", () => {
+    expect(momentText("2026-11-29T00:00", 780, false)).toBe("13:00");
+    expect(momentText("2026-11-29T00:00", 1440 + 780, true)).toBe("Mon 13:00");
+  });
+  test("waves and freezer deadlines come in order of time", () => {
+    expect(targetsOf(expectRequest(demoInput("launch-night"))).map((t) => t.name)).toEqual([
+      "Supper",
+      "Lantern sweets",
+      "Freezer",
+    ]);
+  });
+});
+
+describe("the timeline", () => {
+  const model = timelineModel(plan, request);
+  const lane = (id: string) => model.lanes.find((l) => l.id === id)!;
+
+  test("cooks come first, then heat, then cold, then rests", () => {
+    const groups = model.lanes.map((l) => l.group);
+    expect([...new Set(groups)]).toEqual(["Hands", "Heat", "Machines and cold", "Resting and waiting"]);
+  });
+
+  test("no two blocks of a cook share a minute", () => {
+    const blocks = [...lane("teo").blocks].sort((a, b) => a.start - b.start);
+    blocks.forEach((block, i) => i > 0 && expect(block.start).toBeGreaterThanOrEqual(blocks[i - 1].end));
+  });
+
+  test("the oven says how full it is and when it is switched on", () => {
+    expect(lane("oven").blocks[0].fill).toBe("2/2 210°");
+    // From 20 to 210 °C at 9 °C a minute.
+    const [change] = lane("oven").changes;
+    expect(change.end - change.start).toBe(Math.ceil(190 / 9));
+    expect(change.text).toBe("heat to 210 °C");
+  });
+
+  test("a rest shows the window in which it may end", () => {
+    const rest = model.lanes.find((l) => l.id === "rest:slipway-pie")!.blocks.find((b) => b.window)!;
+    expect(rest.window![0]).toBeLessThanOrEqual(rest.end);
+    expect(rest.window![1]).toBeGreaterThanOrEqual(rest.end);
+  });
+
+  test("a block's step is the one under the options that were chosen", () => {
+    const bake = Object.keys(plan.tasks).find((id) => plan.tasks[id].step === "a-bake")!;
+    expect(stepOfTask(plan, request, bake)!.time.fixedMin).toBe(26);
+  });
+});
+
+describe("time on the screen", () => {
+  test("a night without work is folded, the evenings keep one scale", () => {
+    const scale = timeScale(
+      [
+        [0, 200],
+        [1440, 1640],
+      ],
+      { fit: 1000 },
+    );
+    expect(scale.pieces.map((p) => p.folded)).toEqual([false, true, false]);
+    expect(scale.x(100) - scale.x(0)).toBeCloseTo(scale.x(1540) - scale.x(1440), 6);
+    expect(scale.width).toBeCloseTo(1000, 6);
+  });
+  test("marks stand at full and half hours", () => {
+    expect(ticksOf(timeScale([[50, 200]], { pxPerMin: 3 }))).toEqual([60, 90, 120, 150, 180]);
+  });
+});
+
+describe("what is weighed", () => {
+  const sheets = itemSheets(quantitiesOf(request), plan);
+  test("each batch is told when it is first needed; a finish when it is put on", () => {
+    const own = sheets[0].sheets;
+    expect(own.map((s) => s.title)).toEqual(["Dough", "Filling", "Finish: wash", "Finish: seeds"]);
+    const glaze = plan.solution.tasks.filter((t) => plan.tasks[t.id].step === "a-glaze").map((t) => t.start);
+    expect(own[2].start).toBe(Math.min(...glaze));
+  });
+  test("without a plan there are weights and no times", () => {
+    expect(itemSheets(quantitiesOf(request), undefined)[0].sheets[0].start).toBeUndefined();
+  });
+});
