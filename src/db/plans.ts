@@ -1,4 +1,5 @@
 import { desc, eq } from "drizzle-orm";
+import { KeptPlanSchema } from "@/core/plan/kept-plan";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Db } from "./database";
@@ -17,7 +18,10 @@ const KEPT = 5;
 export const planRepository = (db: Db) => ({
   latest(gatheringId: string): StoredPlan | undefined {
     const row = db.select().from(plans).where(eq(plans.gatheringId, gatheringId)).orderBy(desc(plans.id)).limit(1).all()[0];
-    return row && { request: JSON.parse(row.request), plan: JSON.parse(row.plan), savedAt: row.savedAt };
+    if (!row) return undefined;
+    const stored = KeptPlanSchema.safeParse({ request: JSON.parse(row.request), plan: JSON.parse(row.plan) });
+    // One that an older version wrote and this one cannot read is as good as none: a new one is looked for.
+    return stored.success ? { request: stored.data.request, plan: stored.data.plan, savedAt: row.savedAt } : undefined;
   },
   save(gatheringId: string, request: PlanRequest, plan: Plan, savedAt: string): void {
     if (plan.solution.status === "infeasible") throw new Error("only a plan with a timetable is kept");

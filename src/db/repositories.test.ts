@@ -67,6 +67,14 @@ test("only the latest few plans of a gathering are kept", () => {
   expect(planRepository(db).latest("first-try")!.savedAt).toBe("2026-11-25T08:07:00.000Z");
 });
 
+test("a kept plan that cannot be read any more is as good as none", () => {
+  const request = expectRequest(demoInput("first-try"));
+  planRepository(db).save("first-try", request, makePlan(request, { now: () => 0 }), NOW);
+  expect(planRepository(db).latest("first-try")).toBeDefined();
+  db.run(sql`update plans set plan = '{"format":"unisynth-plan/0"}'`);
+  expect(planRepository(db).latest("first-try")).toBeUndefined();
+});
+
 test("a plan without a timetable is not kept", () => {
   const request = expectRequest(demoInput("first-try"));
   const plan = makePlan(request, { now: () => 0 });

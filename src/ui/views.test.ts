@@ -10,7 +10,12 @@ import { stepOfTask, timelineModel } from "./timeline/timeline.view-model";
 
 const request = expectRequest(demoInput("first-try"));
 const plan = makePlan(request, { now: () => 0 });
-const source = { items: ["slipway-pie", "reed-pocket"].map(demoItem), kitchen: demoKitchen("first-kitchen"), today: TODAY };
+const source = {
+  items: ["slipway-pie", "reed-pocket"].map(demoItem),
+  kitchen: demoKitchen("first-kitchen"),
+  today: TODAY,
+  now: "09:00",
+};
 
 describe("the form", () => {
   test("only the items it names go into the request", () => {
@@ -28,9 +33,17 @@ describe("the form", () => {
     expect(issueAt(checked, ["gathering", "guests", 1, "count"], "Guests")).toBeUndefined();
   });
 
+  test("a wave of today that is over needs another time", () => {
+    const draft = { ...demoGathering("first-try"), date: { on: TODAY } };
+    const at = (now: string) => issueAt(checkDraft(draft, { ...source, now }), ["gathering", "waves", 0, "time"], "Serving time");
+    expect(at("12:59")).toBeUndefined();
+    expect(at("13:00")).toBe('Serving time is "13:00"; expected a time after now (13:00)');
+  });
+
   test("what changes no plan asks for no new one", () => {
     expect(planKey({ ...request, gathering: { ...request.gathering } })).toBe(planKey(request));
-    expect(planKey({ ...request, today: "2026-11-26" })).not.toBe(planKey(request));
+    expect(planKey({ ...request, today: "2026-11-26" })).toBe(planKey(request));
+    expect(planKey({ ...request, today: "2026-11-29" })).not.toBe(planKey(request));
   });
 
   test("a new total is spread over the groups in proportion", () => {

@@ -1,3 +1,5 @@
+import { gatheringDate } from "@/core/plan/days";
+import { minutesOfClock } from "@/core/shared/clock";
 import type { Issue } from "@/core/shared/issue";
 import { parseRequest, quantitiesOf, type Quantities } from "@/core/plan/make-plan";
 import type { Item } from "@/core/plan/item";
@@ -14,6 +16,8 @@ export interface Source {
   readonly kitchen: Kitchen;
   /** yyyy-mm-dd */
   readonly today: string;
+  /** Time of day at which the page was asked for, hh:mm. */
+  readonly now: string;
 }
 
 /** The ids of the items that a draft names. */
@@ -46,11 +50,23 @@ export type Checked =
 export function checkDraft(draft: Draft, source: Source): Checked {
   const parsed = parseRequest(requestOf(draft, source));
   if (!parsed.ok) return { ok: false, issues: parsed.issues };
+  const past = pastWaves(parsed.value, source);
+  if (past.length > 0) return { ok: false, issues: past };
   return { ok: true, request: parsed.value, quantities: quantitiesOf(parsed.value) };
+}
+
+/** Waves of today whose time is over. */
+function pastWaves({ gathering, today }: PlanRequest, { now }: Source): Issue[] {
+  if (gatheringDate(gathering.date, today) !== today) return [];
+  return gathering.waves.flatMap((wave, w): Issue[] =>
+    wave.items.length > 0 && minutesOfClock(wave.time)! <= minutesOfClock(now)!
+      ? [{ code: "out_of_range", path: ["gathering", "waves", w, "time"], got: wave.time, wanted: `a time after now (${now})` }]
+      : [],
+  );
 }
 
 /** What a plan depends on, as a text to compare: the same text, the same plan. */
 export const planKey = (request: Pick<PlanRequest, "today" | "gathering" | "kitchen" | "items">): string =>
-  JSON.stringify([request.today, request.gathering, request.kitchen, request.items]);
+  JSON.stringify([gatheringDate(request.gathering.date, request.today), request.gathering, request.kitchen, request.items]);
 
 export const guestTotal = (gathering: Pick<Gathering, "guests">): number => gathering.guests.reduce((sum, g) => sum + g.count, 0);

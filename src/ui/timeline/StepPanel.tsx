@@ -72,6 +72,13 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
         <Typography sx={{ mb: 1.25 }}>Nothing is done here: the place stays taken until the next step begins.</Typography>
       )}
       {step?.caution && <Banner kind="caution">{step.caution}</Banner>}
+      {request.gathering.rules
+        .filter((rule) => info.step !== null && rule.steps.includes(info.step))
+        .map((rule) => (
+          <Banner key={rule.id} kind="note" title="Settled for this gathering">
+            {rule.text}
+          </Banner>
+        ))}
       <Facts
         rows={[
           ["Pieces", piecesText(info.pieces)],

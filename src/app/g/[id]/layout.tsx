@@ -17,7 +17,8 @@ export default async function GatheringLayout({ params, children }: { params: Pr
   if (!stored) notFound();
   const kitchen = kitchenRepository(db).find(stored.kitchenId);
   if (!kitchen) notFound();
-  const source = { items: itemRepository(db).all(), kitchen, today: format(new Date(), "yyyy-MM-dd") };
+  const opened = new Date();
+  const source = { items: itemRepository(db).all(), kitchen, today: format(opened, "yyyy-MM-dd"), now: format(opened, "HH:mm") };
   return (
     <PlanProvider
       key={id}
