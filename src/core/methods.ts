@@ -1,45 +1,88 @@
-import { z } from "zod";
-import { evenParts, roundUpToCarrier } from "./quantities/apportion";
-import type { Result } from "./shared/issue";
-import { ok } from "./shared/issue";
-import { parseWith } from "./shared/parse";
+import { orderLoads, propagateAllergens } from "./formulas/allergens";
+import { cutWithRerolls, doughFor, doughForRounds, piecesFromDough } from "./formulas/dough";
+import { convertYeast, wholeEggs } from "./formulas/eggs";
+import { balance, fillingYield } from "./formulas/filling";
+import { gramsFromPercents, holdBack, hydration, pastryByParts, percentsFromGrams } from "./formulas/formula";
+import { roundUpToCarrier } from "./quantities/apportion";
+import { splitBatches, splitLoads, vesselCapacity } from "./quantities/batches";
+import { apportion, piecesByDiet, piecesForGuests, piecesFromStock } from "./quantities/count";
+import { displayMass, displayOunces, displayVolume } from "./quantities/display";
+import { coil, cutLog, disc, liningOf, shapeCapacity } from "./quantities/geometry";
+import { piecesOnCarrier, roundsFromSheet } from "./quantities/packing";
+import { parseLine } from "./quantities/parse-line";
+import { scaleIngredient } from "./quantities/scale";
+import { choosePacks, consolidate, costPerPiece } from "./quantities/shopping";
+import { convert, convertTemperature, eggs, ovenDial, toGrams } from "./quantities/units";
+import { readByRules, type Rules } from "./shared/input-rules";
+import { ok, type Result } from "./shared/issue";
+import inputs from "./tables/inputs.json";
 
 /** A method of the arithmetic by name: one object in, one object out, or the first fault. */
 export type Method = (input: unknown) => Result<unknown>;
 
-const method =
-  <S extends z.ZodType>(schema: S, run: (input: z.output<S>) => unknown): Method =>
-  (input) => {
-    const parsed = parseWith(schema, withoutNulls(input));
-    return parsed.ok ? ok(run(parsed.value)) : parsed;
-  };
+const isResult = (value: unknown): value is Result<unknown> =>
+  value !== null && typeof value === "object" && "ok" in value && ("issues" in value || "value" in value);
 
-/** A field that is null counts as not given, at any depth of an object. */
-function withoutNulls(value: unknown): unknown {
-  if (value === null || typeof value !== "object" || Array.isArray(value)) return value;
-  return Object.fromEntries(Object.entries(value).flatMap(([key, v]) => (v === null ? [] : [[key, withoutNulls(v)]])));
-}
+/** What each name computes, once its input is read by the rules of that name. */
+const FUNCTIONS = {
+  "units.parse": ({ text }: { text: string }) => parseLine(text),
+  "units.convert": convert,
+  "units.temperature": convertTemperature,
+  "units.ovenDial": ovenDial,
+  "units.toGrams": toGrams,
+  "units.displayMass": displayMass,
+  "units.displayVolume": displayVolume,
+  "units.egg": eggs,
+  "units.displayOunces": displayOunces,
+  "formula.fromPercents": gramsFromPercents,
+  "formula.toPercents": percentsFromGrams,
+  "formula.hydration": hydration,
+  "formula.fatRatio": pastryByParts,
+  "formula.holdBack": holdBack,
+  "dough.need": doughFor,
+  "dough.pieces": piecesFromDough,
+  "dough.rerolls": cutWithRerolls,
+  "dough.forRounds": doughForRounds,
+  "filling.yield": fillingYield,
+  "balance.doughFilling": balance,
+  "eggs.round": wholeEggs,
+  "scale.ingredient": scaleIngredient,
+  "yeast.convert": convertYeast,
+  "batches.capacity": vesselCapacity,
+  "batches.split": splitBatches,
+  "loads.split": splitLoads,
+  "count.pieces": piecesForGuests,
+  "count.apportion": apportion,
+  "count.diets": piecesByDiet,
+  "count.roundUp": ({ pieces, perCarrier, maxExtraPct }: { pieces: number; perCarrier: number; maxExtraPct: number }) =>
+    roundUpToCarrier(pieces, perCarrier, maxExtraPct),
+  "count.fromLimiting": piecesFromStock,
+  "geometry.disc": disc,
+  "geometry.capacity": shapeCapacity,
+  "geometry.coil": coil,
+  "geometry.case": liningOf,
+  "geometry.log": cutLog,
+  "geometry.rounds": roundsFromSheet,
+  "geometry.carrier": piecesOnCarrier,
+  "shopping.consolidate": consolidate,
+  "shopping.packs": choosePacks,
+  "cost.perPiece": costPerPiece,
+  "allergens.propagate": propagateAllergens,
+  "allergens.order": orderLoads,
+} satisfies Record<string, (input: never) => unknown>;
 
-/** Every method there is; the runner of vector files and the command line look names up here. */
-export const METHODS: Readonly<Record<string, Method | undefined>> = {
-  "count.roundUp": method(
-    z.object({
-      pieces: z.int().min(0).max(100000),
-      perCarrier: z.int().min(1).max(1000),
-      maxExtraPct: z.number().min(0).max(100).default(10),
-    }),
-    ({ pieces, perCarrier, maxExtraPct }) => roundUpToCarrier(pieces, perCarrier, maxExtraPct),
-  ),
-  "loads.split": method(
-    z.object({
-      pieces: z.int().min(0).max(100000),
-      capacity: z.int().min(1).max(10000),
-      mode: z.enum(["full", "even"]).default("even"),
-    }),
-    ({ pieces, capacity, mode }) => {
-      const loads = Math.ceil(pieces / capacity);
-      const full = Array.from({ length: loads }, (_, i) => Math.min(capacity, pieces - i * capacity));
-      return { loads, perLoad: loads === 0 ? [] : mode === "even" ? evenParts(pieces, loads) : full };
+const RULES = inputs as unknown as Readonly<Record<string, Rules>>;
+
+/** Every method there is; the runner of vector files looks names up here. */
+export const METHODS: Readonly<Record<string, Method | undefined>> = Object.fromEntries(
+  Object.entries(FUNCTIONS).map(([name, run]): [string, Method] => [
+    name,
+    (input) => {
+      const read = readByRules(RULES[name], input);
+      if (!read.ok) return read;
+      const answer: unknown = (run as (input: unknown) => unknown)(read.value);
+      // Some answers say by "ok" whether all is well; a result has a value or issues beside it.
+      return isResult(answer) ? answer : ok(answer);
     },
-  ),
-};
+  ]),
+);
