@@ -6,6 +6,7 @@ import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
 import { planRepository } from "@/db/plans";
 import { GatheringCards, type GatheringCard } from "@/ui/home/GatheringCards";
+import { TopBar } from "@/ui/kit/TopBar";
 import { Empty } from "@/ui/kit/Empty";
 import { guestTotal } from "@/ui/plan/plan-state";
 import { dayText, momentText, summarise } from "@/ui/plan/plan-summary";
@@ -38,16 +39,19 @@ export default function Home() {
       };
     });
   return (
-    <Box component="main" sx={{ maxWidth: 980, mx: "auto", px: { xs: 2, md: 4 }, py: 5 }}>
-      <Typography variant="h1">Unisynth</Typography>
-      <Typography color="text.secondary" sx={{ mb: 3 }}>
-        Several kinds of filled dough, one timeline, counted back from serving.
-      </Typography>
-      {cards.length === 0 ? (
-        <Empty title="No gatherings yet">Run “npm run demo -- --reset” to fill in the demo.</Empty>
-      ) : (
-        <GatheringCards cards={cards} />
-      )}
-    </Box>
+    <>
+      <TopBar />
+      <Box component="main" sx={{ maxWidth: 980, mx: "auto", px: { xs: 2, md: 4 }, py: 4 }}>
+        <Typography variant="h1">Gatherings</Typography>
+        <Typography color="text.secondary" sx={{ mb: 3 }}>
+          Several kinds of filled dough, one timeline, counted back from serving.
+        </Typography>
+        {cards.length === 0 ? (
+          <Empty title="No gatherings yet">Run “npm run demo -- --reset” to fill in the demo.</Empty>
+        ) : (
+          <GatheringCards cards={cards} />
+        )}
+      </Box>
+    </>
   );
 }

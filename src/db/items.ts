@@ -1,9 +1,10 @@
-import { asc, eq, sql } from "drizzle-orm";
+import { asc, eq, isNull, sql } from "drizzle-orm";
 import { ItemSchema, type Item } from "@/core/plan/item";
 import type { Db } from "./database";
 import { items } from "./schema";
 
 type Row = typeof items.$inferSelect;
+type NewRow = Omit<Row, "archivedAt">;
 
 function toItem(row: Row): Item {
   const part = (text: string) => JSON.parse(text) as Record<string, unknown>;
@@ -19,7 +20,7 @@ function toItem(row: Row): Item {
   });
 }
 
-function toRow(item: Item, position: number): Row {
+function toRow(item: Item, position: number): NewRow {
   const { id, name, dough, filling, finish, piece, capacity, storage, faults, fryOil, steps, schools, ...about } = item;
   return {
     id,
@@ -36,11 +37,32 @@ function toRow(item: Item, position: number): Row {
 
 /** Items in the cook's order. */
 export const itemRepository = (db: Db) => ({
-  all: (): Item[] => db.select().from(items).orderBy(asc(items.position), asc(items.name)).all().map(toItem),
+  /** Those in use; with the archived ones where a gathering may still name them. */
+  all: ({ archived = false } = {}): Item[] =>
+    db
+      .select()
+      .from(items)
+      .where(archived ? undefined : isNull(items.archivedAt))
+      .orderBy(asc(items.position), asc(items.name))
+      .all()
+      .map(toItem),
   find: (id: string): Item | undefined => db.select().from(items).where(eq(items.id, id)).all().map(toItem)[0],
-  save(item: Item, position = 0): void {
-    const row = toRow(item, position);
-    db.insert(items).values(row).onConflictDoUpdate({ target: items.id, set: row }).run();
+  isArchived: (id: string): boolean => db.select().from(items).where(eq(items.id, id)).all()[0]?.archivedAt != null,
+  /** Adds an item at the end, or replaces what was there under the same id, where it stands. */
+  save(item: Item, position?: number): void {
+    const last = db
+      .select({ n: sql<number>`coalesce(max(position), -1)` })
+      .from(items)
+      .all()[0].n;
+    const { position: _kept, ...change } = toRow(item, 0);
+    db.insert(items)
+      .values(toRow(item, position ?? last + 1))
+      .onConflictDoUpdate({ target: items.id, set: change })
+      .run();
+  },
+  /** Puts an item away (a time) or brings it back (null). */
+  archive(id: string, at: string | null): void {
+    db.update(items).set({ archivedAt: at }).where(eq(items.id, id)).run();
   },
   count: (): number =>
     db

@@ -17,6 +17,8 @@ export const items = sqliteTable(
     steps: text("steps").notNull(),
     schools: text("schools").notNull(),
     storage: text("storage").notNull(),
+    /** When it was put away; null while it is in use. */
+    archivedAt: text("archived_at"),
   },
   (t) => [
     check("items_name", sql`length(trim(${t.name})) > 0`),

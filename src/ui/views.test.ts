@@ -12,6 +12,7 @@ const request = expectRequest(demoInput("first-try"));
 const plan = makePlan(request, { now: () => 0 });
 const source = {
   items: ["slipway-pie", "reed-pocket"].map(demoItem),
+  inUse: ["slipway-pie"],
   kitchen: demoKitchen("first-kitchen"),
   today: TODAY,
   now: "09:00",

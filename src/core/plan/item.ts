@@ -14,6 +14,8 @@ export const ComponentSchema = z.object({
   grams,
   flour: z.boolean().optional(),
   cook: z.boolean().optional(),
+  /** The cook's own words for the amount, kept beside the grams: "2½ cups". */
+  measure: z.string().max(60).optional(),
   allergens: z.array(z.string()).optional(),
   note: text.optional(),
 });

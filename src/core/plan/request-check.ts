@@ -8,7 +8,8 @@ export function requestIssues(request: PlanRequest): Issue[] {
   return [...itemIssues(request), ...kitchenIssues(request), ...gatheringIssues(request)];
 }
 
-function itemIssues({ items }: PlanRequest): Issue[] {
+/** References inside items that the schema cannot see: step ids, rings, rests that end before they begin. */
+export function itemIssues({ items }: Pick<PlanRequest, "items">): Issue[] {
   const issues: Issue[] = [];
   const seen = new Set<string>();
   items.forEach((item, i) => {

@@ -253,7 +253,7 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAs
 
 function AddItem({ taken, onAdd }: { taken: readonly string[]; onAdd: (recipe: string) => void }) {
   const { source } = usePlan();
-  const left = source.items.filter((item) => !taken.includes(item.id));
+  const left = source.items.filter((item) => source.inUse.includes(item.id) && !taken.includes(item.id));
   if (left.length === 0) return null;
   return (
     <TextField

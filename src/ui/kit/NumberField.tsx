@@ -14,7 +14,7 @@ interface Props {
   readonly quiet?: boolean;
 }
 
-/** A whole number that keeps what is typed, right or wrong; empty means "not given". */
+/** A number that keeps what is typed, right or wrong; empty means "not given". */
 export function NumberField({ label, value, onChange, error, placeholder, width = 84, quiet }: Props) {
   const [typed, setTyped] = useState<string | undefined>(undefined);
   const shown = typed ?? (value === undefined ? "" : String(value));
@@ -32,7 +32,7 @@ export function NumberField({ label, value, onChange, error, placeholder, width 
       error={error !== undefined}
       helperText={error}
       sx={{ width: error ? 260 : width }}
-      slotProps={{ htmlInput: { inputMode: "numeric", "aria-label": quiet ? label : undefined, style: { textAlign: "right" } } }}
+      slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": quiet ? label : undefined, style: { textAlign: "right" } } }}
     />
   );
 }

@@ -8,23 +8,17 @@ import { usePathname } from "next/navigation";
 import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { Banner } from "../kit/Banner";
+import { SAVING_TEXT } from "../kit/use-autosave";
 import { COLOUR } from "../theme/tokens";
 import { guestTotal } from "./plan-state";
 import { dayText, momentText, summarise, targetsOf } from "./plan-summary";
-import { usePlan, type Saving, type Work } from "./PlanProvider";
+import { usePlan, type Work } from "./PlanProvider";
 
 const VIEWS = [
   { path: "", name: "Gathering" },
   { path: "/quantities", name: "Quantities" },
   { path: "/timeline", name: "Timeline" },
 ] as const;
-
-const SAVING: Readonly<Record<Saving, string>> = {
-  saved: "Saved",
-  saving: "Saving …",
-  "not-saved": "Not saved: the form is kept here",
-  invalid: "Not saved yet: a field needs you",
-};
 
 /** The frame of every view of one gathering: where you are, what the day comes to, and whether it can be done. */
 export function GatheringShell({ id, children }: { id: string; children: ReactNode }) {
@@ -49,7 +43,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
             {latest && whenText(latest.quantities.days.date, latest.request.kitchen.name)}
           </Box>
           <Box role="status" sx={{ ml: "auto", fontSize: "0.8rem", color: "#cfe3e0" }}>
-            {SAVING[saving]}
+            {SAVING_TEXT[saving]}
           </Box>
         </Box>
         <Box component="nav" aria-label="Views" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>

@@ -3,6 +3,7 @@ import { createContext, useCallback, useContext, useEffect, useMemo, useRef, use
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
+import { PAUSE_MS, useAutosave, type Saving } from "../kit/use-autosave";
 import { runPlan } from "@/workers/plan.client";
 import { checkDraft, planKey, type Checked, type Draft, type Source } from "./plan-state";
 
@@ -16,8 +17,6 @@ export type Work =
   | { readonly kind: "searching"; readonly progress?: Progress }
   | { readonly kind: "improving"; readonly progress?: Progress }
   | { readonly kind: "refused"; readonly why: readonly string[] };
-
-export type Saving = "saved" | "saving" | "not-saved" | "invalid";
 
 interface PlanContextValue {
   readonly source: Source;
@@ -42,9 +41,6 @@ export function usePlan(): PlanContextValue {
   return value;
 }
 
-/** Typing pauses this long before a plan is looked for, ms. */
-const PAUSE_MS = 350;
-
 interface Props {
   readonly source: Source;
   readonly initial: Draft;
@@ -59,13 +55,13 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
   const [draft, setDraft] = useState(initial);
   const [good, setGood] = useState(stored);
   const [work, setWork] = useState<Work>({ kind: "idle" });
-  const [saving, setSaving] = useState<Saving>("saved");
   const run = useRef<{ cancel: () => void } | undefined>(undefined);
-  const firstPass = useRef(true);
 
   const checked = useMemo(() => checkDraft(draft, source), [draft, source]);
   const [latest, setLatest] = useState(checked.ok ? checked : undefined);
   if (checked.ok && latest !== checked) setLatest(checked);
+
+  const saving = useAutosave(draft, checked.ok, saveGathering);
 
   const change = useCallback((edit: (draft: Draft) => Draft) => setDraft(edit), []);
   const stop = useCallback(() => {
@@ -75,21 +71,6 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
     // What was found before the cook said "good enough" is the plan.
     if (good) void savePlan(good);
   }, [good, savePlan]);
-
-  useEffect(() => {
-    const first = firstPass.current;
-    firstPass.current = false;
-    if (first) return;
-    const timer = setTimeout(() => {
-      if (!checked.ok) return setSaving("invalid");
-      setSaving("saving");
-      saveGathering(draft).then(
-        ({ ok }) => setSaving(ok ? "saved" : "not-saved"),
-        () => setSaving("not-saved"),
-      );
-    }, PAUSE_MS);
-    return () => clearTimeout(timer);
-  }, [draft, checked, saveGathering]);
 
   const goodKey = useMemo(() => (good ? planKey(good.request) : ""), [good]);
   const wantedKey = useMemo(() => (checked.ok ? planKey(checked.request) : ""), [checked]);

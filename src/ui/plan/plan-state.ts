@@ -12,7 +12,10 @@ export const PLAN_SECONDS = 20;
 export type Draft = GatheringInput;
 
 export interface Source {
+  /** All items, those put away included: a gathering may still name them. */
   readonly items: readonly Item[];
+  /** Ids of the items that can be added. */
+  readonly inUse: readonly string[];
   readonly kitchen: Kitchen;
   /** yyyy-mm-dd */
   readonly today: string;

@@ -18,7 +18,15 @@ export default async function GatheringLayout({ params, children }: { params: Pr
   const kitchen = kitchenRepository(db).find(stored.kitchenId);
   if (!kitchen) notFound();
   const opened = new Date();
-  const source = { items: itemRepository(db).all(), kitchen, today: format(opened, "yyyy-MM-dd"), now: format(opened, "HH:mm") };
+  const items = itemRepository(db);
+  const inUse = items.all().map((item) => item.id);
+  const source = {
+    items: items.all({ archived: true }),
+    inUse,
+    kitchen,
+    today: format(opened, "yyyy-MM-dd"),
+    now: format(opened, "HH:mm"),
+  };
   return (
     <PlanProvider
       key={id}

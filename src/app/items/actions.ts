@@ -1,0 +1,48 @@
+"use server";
+import { revalidatePath } from "next/cache";
+import { copyOf } from "@/core/formulas/recipe";
+import { ItemSchema } from "@/core/plan/item";
+import { itemIssues } from "@/core/plan/request-check";
+import { fail, ok, type Issues, type Result } from "@/core/shared/issue";
+import { parseWith } from "@/core/shared/parse";
+import { database } from "@/db/database";
+import { itemRepository } from "@/db/items";
+
+/** Saves an item as it stands on the desk; the answer is its id, or every issue to show. */
+export async function saveItem(input: unknown): Promise<Result<{ id: string }>> {
+  const parsed = parseWith(ItemSchema, input);
+  if (!parsed.ok) return parsed;
+  const issues = itemIssues({ items: [parsed.value] });
+  if (issues.length > 0) return fail(...(issues as unknown as Issues));
+  itemRepository(database()).save(parsed.value);
+  revalidatePath("/items");
+  return ok({ id: parsed.value.id });
+}
+
+/** Adds an item under an id that no other has. */
+export async function createItem(input: unknown): Promise<Result<{ id: string }>> {
+  const parsed = parseWith(ItemSchema, input);
+  if (!parsed.ok) return parsed;
+  if (itemRepository(database()).find(parsed.value.id))
+    return fail({ code: "inconsistent", path: ["name"], got: parsed.value.name, wanted: "a name that no other item has" });
+  return saveItem(parsed.value);
+}
+
+/** A copy under a name of its own; `emptied` leaves the filling out, to try another in the same dough. */
+export async function duplicateItem(id: unknown, emptied: unknown): Promise<Result<{ id: string }>> {
+  const repository = itemRepository(database());
+  const item = typeof id === "string" ? repository.find(id) : undefined;
+  if (!item) return fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of an item" });
+  const taken = repository.all({ archived: true }).map((other) => other.id);
+  return createItem(copyOf(item, taken, emptied === true));
+}
+
+/** Puts an item away, or brings it back. */
+export async function archiveItem(id: unknown, away: unknown): Promise<Result<{ id: string }>> {
+  const repository = itemRepository(database());
+  if (typeof id !== "string" || !repository.find(id))
+    return fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of an item" });
+  repository.archive(id, away === true ? new Date().toISOString() : null);
+  revalidatePath("/items");
+  return ok({ id });
+}

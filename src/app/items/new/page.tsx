@@ -1,0 +1,9 @@
+import { database } from "@/db/database";
+import { itemRepository } from "@/db/items";
+import { NewItem } from "@/ui/items/NewItem";
+import { createItem } from "../actions";
+
+export default function Page() {
+  const items = itemRepository(database()).all({ archived: true });
+  return <NewItem items={items} create={createItem} />;
+}

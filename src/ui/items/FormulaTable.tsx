@@ -1,0 +1,149 @@
+"use client";
+import Box from "@mui/material/Box";
+import IconButton from "@mui/material/IconButton";
+import Typography from "@mui/material/Typography";
+import DeleteOutline from "@mui/icons-material/DeleteOutlined";
+import { componentsAt, removeComponent, renameComponent, setGrams, setPercent, type Place } from "@/core/formulas/desk";
+import { readOne } from "@/core/formulas/recipe";
+import type { Item } from "@/core/plan/item";
+import { householdText } from "@/core/quantities/household";
+import type { System } from "@/core/quantities/unit-table";
+import { issueText } from "@/core/shared/issue-text";
+import type { Result } from "@/core/shared/issue";
+import { NumberField } from "../kit/NumberField";
+import { COLOUR } from "../theme/tokens";
+import { TextCell } from "./TextCell";
+
+interface Props {
+  readonly item: Item;
+  readonly place: Place;
+  readonly title: string;
+  /** Baker's percentage of each component; none for a filling. */
+  readonly pct?: readonly number[];
+  readonly system: System;
+  readonly onChange: (item: Item) => void;
+  /** Sentence for a cell whose value was refused, by row and column. */
+  readonly refused: { readonly key: string; readonly text: string } | undefined;
+  readonly onRefused: (refused: { key: string; text: string } | undefined) => void;
+}
+
+const one = (value: number): number => Math.round(value * 10) / 10;
+
+/** Grams, baker's percentages and household measures side by side: type in any of them and the others follow. */
+export function FormulaTable({ item, place, title, pct, system, onChange, refused, onRefused }: Props) {
+  const components = componentsAt(item, place);
+  const take = (key: string, result: Result<Item>, name: string) => {
+    if (result.ok) onChange(result.value);
+    onRefused(result.ok ? undefined : { key, text: issueText(result.issues[0], name) });
+  };
+  const columns = pct
+    ? "minmax(120px, 1.5fr) 96px 84px minmax(110px, 1fr) 34px"
+    : "minmax(120px, 1.5fr) 96px minmax(110px, 1fr) 34px";
+  const keyOf = (i: number, column: string) => `${title}-${i}-${column}`;
+  const errorOf = (i: number, column: string) => (refused?.key === keyOf(i, column) ? refused.text : undefined);
+  return (
+    <Box role="table" aria-label={title} sx={{ mb: 2 }}>
+      <Box
+        role="row"
+        sx={{
+          display: "grid",
+          gridTemplateColumns: columns,
+          gap: 1,
+          alignItems: "end",
+          pb: 0.5,
+          fontSize: "0.75rem",
+          color: COLOUR.soft,
+        }}
+      >
+        <Typography role="columnheader" variant="h3" sx={{ color: COLOUR.ink }}>
+          {title}
+        </Typography>
+        <Box role="columnheader" sx={{ textAlign: "right" }}>
+          grams
+        </Box>
+        {pct && (
+          <Box role="columnheader" sx={{ textAlign: "right" }}>
+            % of flour
+          </Box>
+        )}
+        <Box role="columnheader">cups and spoons</Box>
+        <span />
+      </Box>
+      {components.map((component, i) => (
+        <Box
+          key={component.id}
+          role="row"
+          sx={{
+            display: "grid",
+            gridTemplateColumns: columns,
+            gap: 1,
+            alignItems: "start",
+            py: 0.4,
+            borderTop: `1px solid ${COLOUR.line}`,
+          }}
+        >
+          <TextCell
+            label={`Ingredient ${i + 1} of ${title}`}
+            value={component.name}
+            bold={component.flour}
+            onType={(text) => {
+              if (text.trim() === "") return "a name is needed";
+              onChange(renameComponent(item, place, i, text));
+              return undefined;
+            }}
+          />
+          <NumberField
+            label={`Grams of ${component.name}`}
+            value={one(component.grams)}
+            onChange={(value) => take(keyOf(i, "grams"), setGrams(item, place, i, value ?? NaN), "grams")}
+            error={errorOf(i, "grams")}
+            width={96}
+            quiet
+          />
+          {pct && place.in === "dough" && (
+            <NumberField
+              label={`Percent of ${component.name}`}
+              value={one(pct[i])}
+              onChange={(value) => take(keyOf(i, "pct"), setPercent(item, place.part, i, value ?? NaN), "percent")}
+              error={errorOf(i, "pct")}
+              width={84}
+              quiet
+            />
+          )}
+          <TextCell
+            label={`Measure of ${component.name}`}
+            value={component.measure ?? householdText(component.name, component.grams, system) ?? ""}
+            placeholder="no density known"
+            onType={(text) => {
+              const read = readOne(`${text} ${component.name}`, system);
+              if (read.issue) return issueText(read.issue, "the measure");
+              if (read.weighed?.kind !== "weighed" || !(read.weighed.grams > 0)) return "cannot be weighed; type grams";
+              const next = setGrams(item, place, i, read.weighed.grams);
+              if (!next.ok) return issueText(next.issues[0], "the measure");
+              const kept = componentsAt(next.value, place).map((c, k) => (k === i ? { ...c, measure: text } : c));
+              onChange(
+                place.in === "filling"
+                  ? { ...next.value, filling: { ...next.value.filling, components: kept } }
+                  : {
+                      ...next.value,
+                      dough: {
+                        ...next.value.dough,
+                        parts: next.value.dough.parts.map((p, k) => (k === place.part ? { ...p, components: kept } : p)),
+                      },
+                    },
+              );
+              return undefined;
+            }}
+          />
+          <IconButton
+            aria-label={`Remove ${component.name}`}
+            size="small"
+            onClick={() => onChange(removeComponent(item, place, i))}
+          >
+            <DeleteOutline fontSize="small" />
+          </IconButton>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,256 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import Paper from "@mui/material/Paper";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useRouter } from "next/navigation";
+import { useCallback, useState } from "react";
+import { addComponent, deskTotals, type Place } from "@/core/formulas/desk";
+import { readLines } from "@/core/formulas/recipe";
+import { dietsOf, tagsOf } from "@/core/formulas/tags";
+import { ItemSchema, type Choices, type Item } from "@/core/plan/item";
+import { optionsOf } from "@/core/plan/resolve";
+import type { Result } from "@/core/shared/issue";
+import { Monogram } from "../kit/Monogram";
+import { TopBar } from "../kit/TopBar";
+import { SAVING_TEXT, useAutosave } from "../kit/use-autosave";
+import { SYSTEMS, useSystem } from "../kit/use-system";
+import { COLOUR, toneOf } from "../theme/tokens";
+import { BalanceCard } from "./BalanceCard";
+import { FormulaTable } from "./FormulaTable";
+import { PasteLines } from "./PasteLines";
+import { PieceDrawing } from "./PieceDrawing";
+import { StepsCard } from "./StepsCard";
+
+interface Props {
+  readonly item: Item;
+  /** Place in the list of items, for its tone. */
+  readonly place: number;
+  readonly away: boolean;
+  readonly save: (item: Item) => Promise<Result<{ id: string }>>;
+  readonly duplicate: (id: string, emptied: boolean) => Promise<Result<{ id: string }>>;
+  readonly archive: (id: string, away: boolean) => Promise<Result<{ id: string }>>;
+}
+
+/** How many changes can be taken back. */
+const HISTORY = 60;
+
+/** The formula desk: one item with its dough, filling, piece, balance and steps; every figure follows every other. */
+export function ItemDesk({ item: stored, place, away: storedAway, save, duplicate, archive }: Props) {
+  const router = useRouter();
+  const [item, setItem] = useState(stored);
+  const [history, setHistory] = useState<readonly Item[]>([]);
+  const [refused, setRefused] = useState<{ key: string; text: string } | undefined>(undefined);
+  const [choices, setChoices] = useState<Choices>({});
+  const [away, setAway] = useState(storedAway);
+  const [system, setSystem] = useSystem();
+  const right = ItemSchema.safeParse(item).success;
+  const saving = useAutosave(item, right, save);
+  const totals = deskTotals(item);
+  const change = useCallback((next: Item) => {
+    setItem((now) => {
+      setHistory((past) => [...past.slice(-HISTORY), now]);
+      return next;
+    });
+  }, []);
+  const undo = () => {
+    const last = history.at(-1);
+    if (!last) return;
+    setHistory(history.slice(0, -1));
+    setItem(last);
+    setRefused(undefined);
+  };
+  const copy = async (emptied: boolean) => {
+    const made = await duplicate(item.id, emptied);
+    if (made.ok) router.push(`/items/${made.value.id}`);
+  };
+  const table = { item, system, onChange: change, refused, onRefused: setRefused };
+  return (
+    <>
+      <TopBar>
+        <TextField
+          select
+          value={system}
+          onChange={(e) => setSystem(e.target.value as typeof system)}
+          slotProps={{ htmlInput: { "aria-label": "Cups and spoons" } }}
+          sx={{ "& .MuiSelect-select": { py: 0.5, fontSize: "0.8rem" } }}
+        >
+          {SYSTEMS.map(({ value, name }) => (
+            <MenuItem key={value} value={value}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <span role="status">{SAVING_TEXT[saving]}</span>
+      </TopBar>
+      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5 }}>
+        <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap", mb: 1 }}>
+          <Monogram name={item.name} tone={toneOf(place)} />
+          <TextField
+            value={item.name}
+            onChange={(e) => change({ ...item, name: e.target.value })}
+            error={item.name.trim() === ""}
+            helperText={item.name.trim() === "" ? "the item needs a name" : undefined}
+            slotProps={{ htmlInput: { "aria-label": "Name of the item" } }}
+            sx={{ flex: "0 1 320px", "& input": { fontWeight: 640, fontSize: "1.1rem" } }}
+          />
+          <Box sx={{ color: COLOUR.soft, fontSize: "0.85rem" }}>
+            {item.diet.length > 0 ? item.diet.at(-1) : "with meat or fish"} ·{" "}
+            {item.allergens.length > 0 ? `contains ${item.allergens.join(", ")}` : "no listed allergen"}
+          </Box>
+          <Box sx={{ ml: "auto", display: "flex", gap: 1, flexWrap: "wrap" }}>
+            <Button onClick={undo} disabled={history.length === 0}>
+              Undo
+            </Button>
+            <Button onClick={() => void copy(false)}>Duplicate</Button>
+            <Button onClick={() => void copy(true)}>Same dough, another filling</Button>
+            <Button onClick={() => void archive(item.id, !away).then((done) => done.ok && setAway(!away))}>
+              {away ? "Bring back" : "Put away"}
+            </Button>
+          </Box>
+        </Box>
+        {away && (
+          <Typography sx={{ color: COLOUR.caution, mb: 1 }}>
+            Put away: it is not offered for new gatherings. “Bring back” undoes that.
+          </Typography>
+        )}
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 340px" },
+            gap: 2.5,
+            alignItems: "start",
+          }}
+        >
+          <Box sx={{ display: "grid", gap: 2.5 }}>
+            <Paper component="section" aria-label="Formula" sx={{ p: 2 }}>
+              <Typography variant="h2">One batch, {item.base.pieces} pieces</Typography>
+              <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
+                {Math.round(totals.flourG)} g flour · {Math.round(totals.doughG)} g dough · hydration{" "}
+                {Math.round(totals.hydrationPct)} % with the water in milk, egg and butter · fat {Math.round(totals.fatPct)} % of
+                the flour by weight
+                {totals.saltPct > 0 ? ` · salt ${totals.saltPct.toFixed(1)} %` : ""}
+              </Typography>
+              {item.dough.parts.map((part, k) => (
+                <FormulaTable key={part.id} {...table} place={{ in: "dough", part: k }} title={part.name} pct={totals.pct[k]} />
+              ))}
+              <AddLines
+                label="Add to the dough"
+                item={item}
+                place={{ in: "dough", part: item.dough.parts.length - 1 }}
+                system={system}
+                onChange={change}
+              />
+              <Box sx={{ mt: 2.5 }}>
+                <FormulaTable {...table} place={{ in: "filling" }} title="Filling" />
+                <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+                  {Math.round(totals.rawFillingG)} g raw, {Math.round(totals.usableFillingG)} g when it is cooked (
+                  {item.filling.cookingLossPct} % lost in the pan) and spooned
+                </Typography>
+                <AddLines
+                  label="Add to the filling"
+                  item={item}
+                  place={{ in: "filling" }}
+                  system={system}
+                  onChange={change}
+                  open={item.filling.components.length === 0}
+                />
+              </Box>
+            </Paper>
+            <StepsCard item={item} choices={choices} onChoose={setChoices} chosen={optionsOf(item, choices)} />
+          </Box>
+          <Box sx={{ display: "grid", gap: 2.5, position: { lg: "sticky" }, top: 12 }}>
+            <BalanceCard item={item} totals={totals} onChange={change} />
+            <Paper component="section" aria-label="The piece" sx={{ p: 2 }}>
+              <Typography variant="h2">The piece</Typography>
+              <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+                {item.piece.shape}
+              </Typography>
+              <PieceDrawing item={item} />
+              <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+                {[
+                  `${item.capacity.perTray} on a tray`,
+                  item.capacity.perSteamerTier && `${item.capacity.perSteamerTier} on a tier`,
+                  item.capacity.perFryerLoad && `${item.capacity.perFryerLoad} in the oil`,
+                  item.capacity.perPanLoad && `${item.capacity.perPanLoad} in the pan`,
+                ]
+                  .filter(Boolean)
+                  .join(" · ")}
+              </Typography>
+            </Paper>
+          </Box>
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+/** Pasted lines that are added to a place, once they are understood. */
+function AddLines({
+  label,
+  item,
+  place,
+  system,
+  onChange,
+  open: first = false,
+}: {
+  label: string;
+  item: Item;
+  place: Place;
+  system: Parameters<typeof readLines>[1];
+  onChange: (item: Item) => void;
+  open?: boolean;
+}) {
+  const [open, setOpen] = useState(first);
+  const [text, setText] = useState("");
+  const ready = readLines(text, system).filter((read) => read.weighed?.kind === "weighed");
+  if (!open)
+    return (
+      <Button size="small" onClick={() => setOpen(true)}>
+        {label}
+      </Button>
+    );
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      <PasteLines
+        label={label}
+        value={text}
+        onChange={setText}
+        system={system}
+        placeholder={"2 tbsp butter\n1 medium onion, chopped"}
+      />
+      <Box>
+        <Button
+          variant="contained"
+          disabled={ready.length === 0}
+          onClick={() => {
+            const added = ready.reduce(
+              (now, read) =>
+                read.weighed?.kind === "weighed"
+                  ? addComponent(now, place, read.name, Math.round(read.weighed.grams * 10) / 10, read.text.slice(0, 60))
+                  : now,
+              item,
+            );
+            const names = [
+              ...added.dough.parts.flatMap((p) => p.components),
+              ...added.filling.components,
+              ...added.finish.flatMap((f) => f.components),
+            ].map((c) => c.name);
+            onChange({
+              ...added,
+              allergens: [...new Set([...added.allergens, ...tagsOf(names)])],
+              diet: added.diet.filter((diet) => dietsOf(names).includes(diet)),
+            });
+            setText("");
+            setOpen(false);
+          }}
+        >
+          Add {ready.length} {ready.length === 1 ? "ingredient" : "ingredients"}
+        </Button>
+        <Button onClick={() => setOpen(false)}>Leave it</Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,78 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Paper from "@mui/material/Paper";
+import Typography from "@mui/material/Typography";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import type { Result } from "@/core/shared/issue";
+import { Monogram } from "../kit/Monogram";
+import { TopBar } from "../kit/TopBar";
+import { COLOUR, toneOf } from "../theme/tokens";
+import type { ItemCardModel } from "./items.view-model";
+
+interface Props {
+  readonly cards: readonly ItemCardModel[];
+  readonly away: readonly ItemCardModel[];
+  readonly archive: (id: string, away: boolean) => Promise<Result<{ id: string }>>;
+}
+
+/** What this cook can make, with what a piece is and what a batch takes. */
+export function ItemsList({ cards, away, archive }: Props) {
+  const router = useRouter();
+  return (
+    <>
+      <TopBar />
+      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 3 }}>
+        <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap", mb: 2 }}>
+          <Typography variant="h1">Items</Typography>
+          <Typography color="text.secondary">
+            {cards.length} kinds of piece, each with its formula, steps and ways of doing it
+          </Typography>
+          <Button component={Link} href="/items/new" variant="contained" sx={{ ml: "auto" }}>
+            Type in a recipe
+          </Button>
+        </Box>
+        <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(300px, 1fr))", gap: 2 }}>
+          {cards.map((card, i) => (
+            <Paper
+              key={card.id}
+              component={Link}
+              href={`/items/${card.id}`}
+              sx={{ p: 2, textDecoration: "none", color: "inherit", "&:hover, &:focus-visible": { borderColor: COLOUR.tide } }}
+            >
+              <Box sx={{ display: "flex", gap: 1.25, alignItems: "center", mb: 0.75 }}>
+                <Monogram name={card.name} tone={toneOf(i)} />
+                <Typography variant="h2">{card.name}</Typography>
+              </Box>
+              <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+                {card.line}
+              </Typography>
+              <Box sx={{ fontSize: "0.85rem" }}>{card.piece}</Box>
+              <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>{card.hands}</Box>
+              <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>{card.contains}</Box>
+            </Paper>
+          ))}
+        </Box>
+        {away.length > 0 && (
+          <Box component="section" aria-label="Put away" sx={{ mt: 4 }}>
+            <Typography variant="h2" gutterBottom>
+              Put away
+            </Typography>
+            {away.map((card) => (
+              <Box
+                key={card.id}
+                sx={{ display: "flex", alignItems: "center", gap: 2, py: 0.75, borderTop: `1px solid ${COLOUR.line}` }}
+              >
+                <Link href={`/items/${card.id}`}>{card.name}</Link>
+                <Button size="small" onClick={() => void archive(card.id, false).then(() => router.refresh())}>
+                  Bring back
+                </Button>
+              </Box>
+            ))}
+          </Box>
+        )}
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,201 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import Paper from "@mui/material/Paper";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useRouter } from "next/navigation";
+import { useMemo, useState } from "react";
+import { itemFromRecipe, type RecipeForm } from "@/core/formulas/recipe";
+import type { Item } from "@/core/plan/item";
+import { readOvenTemperature } from "@/core/quantities/oven-text";
+import { issueText } from "@/core/shared/issue-text";
+import type { Issue, Result } from "@/core/shared/issue";
+import { Banner } from "../kit/Banner";
+import { NumberField } from "../kit/NumberField";
+import { TopBar } from "../kit/TopBar";
+import { SYSTEMS, useSystem } from "../kit/use-system";
+import { COLOUR } from "../theme/tokens";
+import { PasteLines } from "./PasteLines";
+
+const EMPTY: Omit<RecipeForm, "system"> = { name: "", pieces: NaN, dough: "", filling: "", temperature: "", minutes: NaN };
+
+interface Props {
+  readonly items: readonly Item[];
+  readonly create: (item: Item) => Promise<Result<{ id: string }>>;
+}
+
+/** A recipe from paper, typed as it stands there; the grams, the pieces and the steps fall out beside it. */
+export function NewItem({ items, create }: Props) {
+  const router = useRouter();
+  const [system, setSystem] = useSystem();
+  const [form, setForm] = useState(EMPTY);
+  const [likeId, setLikeId] = useState(items[0]?.id ?? "");
+  const [asked, setAsked] = useState(false);
+  const [failed, setFailed] = useState<readonly Issue[]>([]);
+  const like = items.find((item) => item.id === likeId) ?? items[0];
+  const made = useMemo(
+    () =>
+      like
+        ? itemFromRecipe(
+            { ...form, system },
+            like,
+            items.map((item) => item.id),
+          )
+        : undefined,
+    [form, system, like, items],
+  );
+  const issues = [...(made && !made.ok ? made.issues : []), ...failed];
+  const errorOf = (field: string, name: string) => {
+    const issue = asked ? issues.find((i) => i.path[0] === field) : undefined;
+    return issue && issueText(issue, name);
+  };
+  const set = (edit: Partial<typeof EMPTY>) => {
+    setFailed([]);
+    setForm((now) => ({ ...now, ...edit }));
+  };
+  const oven = form.temperature.trim() ? readOvenTemperature(form.temperature) : undefined;
+  const bakes = like?.steps.some((step) => step.kind === "bake");
+  const save = async () => {
+    setAsked(true);
+    if (!made?.ok) return;
+    const saved = await create(made.value);
+    if (saved.ok) router.push(`/items/${saved.value.id}`);
+    else setFailed(saved.issues);
+  };
+  return (
+    <>
+      <TopBar />
+      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5, maxWidth: 1100 }}>
+        <Typography variant="h1" gutterBottom>
+          A recipe from paper
+        </Typography>
+        <Paper component="section" aria-label="Recipe" sx={{ p: 2, display: "grid", gap: 2 }}>
+          <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "flex-start" }}>
+            <TextField
+              label="Name"
+              value={form.name}
+              onChange={(e) => set({ name: e.target.value })}
+              error={errorOf("name", "The name") !== undefined}
+              helperText={errorOf("name", "The name")}
+              sx={{ flex: "1 1 220px" }}
+            />
+            <NumberField
+              label="Pieces it makes"
+              value={Number.isNaN(form.pieces) ? undefined : form.pieces}
+              onChange={(v) => set({ pieces: v ?? NaN })}
+              error={errorOf("pieces", "Pieces")}
+              width={130}
+            />
+            <TextField
+              select
+              label="Made like"
+              value={like?.id ?? ""}
+              onChange={(e) => setLikeId(e.target.value)}
+              helperText="steps, trays and keeping are taken from it"
+              sx={{ flex: "1 1 200px" }}
+            >
+              {items.map((item) => (
+                <MenuItem key={item.id} value={item.id}>
+                  {item.name}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="Its cups and spoons"
+              value={system}
+              onChange={(e) => setSystem(e.target.value as typeof system)}
+              sx={{ flex: "1 1 190px" }}
+            >
+              {SYSTEMS.map(({ value, name }) => (
+                <MenuItem key={value} value={value}>
+                  {name}
+                </MenuItem>
+              ))}
+            </TextField>
+          </Box>
+          <PasteLines
+            label="Dough"
+            value={form.dough}
+            onChange={(dough) => set({ dough })}
+            system={system}
+            error={errorOf("dough", "The dough")}
+            placeholder={"3 cups all-purpose flour\n1 cup cold butter\n½ tsp salt\n6 tbsp ice water"}
+          />
+          <PasteLines
+            label="Filling"
+            value={form.filling}
+            onChange={(filling) => set({ filling })}
+            system={system}
+            error={errorOf("filling", "The filling")}
+            placeholder={"2 medium onions\n1½ cups grated cheddar\n1 egg"}
+          />
+          {bakes && (
+            <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "flex-start" }}>
+              <TextField
+                label="Oven"
+                value={form.temperature}
+                onChange={(e) => set({ temperature: e.target.value })}
+                placeholder="375 °F"
+                error={errorOf("temperature", "The oven") !== undefined || (oven !== undefined && !oven.ok)}
+                helperText={
+                  oven
+                    ? oven.ok
+                      ? `${oven.value.read}: ${oven.value.fanC} °C in a fan oven`
+                      : issueText(oven.issues[0], "The oven")
+                    : errorOf("temperature", "The oven")
+                }
+                sx={{ width: 300 }}
+              />
+              <NumberField
+                label="Minutes in the oven"
+                value={Number.isNaN(form.minutes) ? undefined : form.minutes}
+                onChange={(v) => set({ minutes: v ?? NaN })}
+                error={errorOf("minutes", "Minutes")}
+                width={150}
+              />
+            </Box>
+          )}
+          {made?.ok && (
+            <Banner
+              kind="note"
+              title={`${made.value.base.pieces} pieces of ${made.value.piece.doughG} g dough${made.value.piece.fillingG > 0 ? ` and ${made.value.piece.fillingG} g filling` : ""}`}
+            >
+              {made.value.diet.length > 0 ? `${made.value.diet.at(-1)}, by the names` : "with meat or fish, by the names"};{" "}
+              {made.value.allergens.length > 0 ? `contains ${made.value.allergens.join(", ")}` : "no allergen by the names"}. Read
+              the labels: a name does not say all.
+            </Banner>
+          )}
+          {asked && issues.length > 0 && (
+            <Banner
+              kind="refused"
+              role="alert"
+              title={issues.length === 1 ? "One field needs you" : `${issues.length} fields need you`}
+            >
+              {issueText(issues[0], FIELD_NAMES[String(issues[0].path[0])])}
+            </Banner>
+          )}
+          <Box>
+            <Button variant="contained" onClick={() => void save()}>
+              Keep this item
+            </Button>
+            <Typography variant="caption" sx={{ ml: 2, color: COLOUR.soft }}>
+              everything can be changed on its desk
+            </Typography>
+          </Box>
+        </Paper>
+      </Box>
+    </>
+  );
+}
+
+const FIELD_NAMES: Readonly<Record<string, string>> = {
+  name: "The name",
+  pieces: "Pieces",
+  dough: "The dough",
+  filling: "The filling",
+  temperature: "The oven",
+  minutes: "Minutes",
+};

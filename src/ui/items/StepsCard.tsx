@@ -1,0 +1,89 @@
+"use client";
+import Box from "@mui/material/Box";
+import Paper from "@mui/material/Paper";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Typography from "@mui/material/Typography";
+import type { Choices, Item } from "@/core/plan/item";
+import { lengthText } from "@/core/shared/clock";
+import { COLOUR } from "../theme/tokens";
+import { handsOnMinutes, stepRows } from "./items.view-model";
+
+interface Props {
+  readonly item: Item;
+  readonly choices: Choices;
+  readonly chosen: readonly Item["schools"][number]["options"][number][];
+  readonly onChoose: (choices: Choices) => void;
+}
+
+/** Steps in order with their times, and the ways cooks differ as choices that mark what they change. */
+export function StepsCard({ item, choices, chosen, onChoose }: Props) {
+  const rows = stepRows(item, choices);
+  return (
+    <Paper component="section" aria-label="Steps" sx={{ p: 2 }}>
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, mb: 1 }}>
+        <Typography variant="h2">Steps</Typography>
+        <Typography variant="body2" color="text.secondary">
+          {rows.length} steps, {lengthText(handsOnMinutes(item, choices))} of hands for a batch
+        </Typography>
+      </Box>
+      {item.schools.map((school, i) => (
+        <Box key={school.id} sx={{ mb: 1.25 }}>
+          <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
+            <Typography variant="body2" sx={{ flex: "1 1 220px" }}>
+              {school.question}
+            </Typography>
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              value={chosen[i].id}
+              onChange={(_, option: string | null) => option && onChoose({ ...choices, [school.id]: option })}
+              aria-label={school.question || school.id}
+            >
+              {school.options.map((option) => (
+                <ToggleButton key={option.id} value={option.id} sx={{ textTransform: "none", minHeight: 34 }}>
+                  {option.name}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          </Box>
+          {chosen[i].effect && <Typography variant="caption">{chosen[i].effect}</Typography>}
+        </Box>
+      ))}
+      <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {rows.map((row, i) => (
+          <Box
+            key={row.id}
+            component="li"
+            data-step={row.id}
+            data-changed={row.changed || undefined}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: { xs: "24px 1fr", sm: "24px 130px 190px minmax(0, 1fr)" },
+              gap: 1,
+              py: 0.75,
+              borderTop: `1px solid ${COLOUR.line}`,
+              fontSize: "0.875rem",
+              ...(row.changed && { background: COLOUR.cautionMist }),
+            }}
+          >
+            <Box sx={{ color: COLOUR.soft, textAlign: "right" }}>{i + 1}</Box>
+            <Box>
+              <Box sx={{ fontWeight: 600 }}>{row.verb}</Box>
+              <Typography variant="caption">{row.changed ? `${row.what} · changed` : row.what}</Typography>
+            </Box>
+            <Box sx={{ gridColumn: { xs: "2", sm: "auto" } }}>
+              <div>{row.time}</div>
+              <Typography variant="caption">{row.where}</Typography>
+            </Box>
+            <Box sx={{ gridColumn: { xs: "2", sm: "auto" } }}>
+              {row.does}
+              {row.cue && <Box sx={{ color: COLOUR.soft }}>Right when: {row.cue}</Box>}
+              {row.caution && <Box sx={{ color: COLOUR.caution }}>! {row.caution}</Box>}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Paper>
+  );
+}

@@ -1,0 +1,116 @@
+import { deskTotals } from "@/core/formulas/desk";
+import type { Choices, Item, Path, Step } from "@/core/plan/item";
+import { resolveItem } from "@/core/plan/resolve";
+import { VERB } from "@/core/plan/words";
+import { lengthText } from "@/core/shared/clock";
+
+export interface ItemCardModel {
+  readonly id: string;
+  readonly name: string;
+  readonly line: string;
+  readonly course: string;
+  /** "50 g dough and 46 g filling · 16 a batch" */
+  readonly piece: string;
+  /** Hands-on time of a base batch and the time from first step to last, as texts. */
+  readonly hands: string;
+  readonly contains: string;
+}
+
+/** What the list says of each item: what a piece is, what a batch takes, what is in it. */
+export const itemCards = (items: readonly Item[]): ItemCardModel[] =>
+  items.map((item) => ({
+    id: item.id,
+    name: item.name,
+    line: item.line,
+    course: item.course ?? "",
+    piece: `${grams(item.piece.doughG)} dough${item.piece.fillingG > 0 ? ` and ${grams(item.piece.fillingG)} filling` : ""} · ${item.base.pieces} a batch`,
+    hands: `${lengthText(handsOnMinutes(item))} of hands a batch`,
+    contains: item.allergens.length > 0 ? `contains ${item.allergens.join(", ")}` : "no listed allergen",
+  }));
+
+const grams = (g: number): string => `${Math.round(g * 10) / 10} g`;
+
+/** Hands-on and tending minutes of one base batch for the table, at an intermediate pace. */
+export function handsOnMinutes(item: Item, choices: Choices = {}): number {
+  const steps = resolveItem(item, choices, "base").steps.filter((step) => step.path.includes("fresh"));
+  return Math.round(
+    steps.reduce(
+      (total, step) =>
+        total +
+        (step.attention === "hands-on"
+          ? minutesOf(step, item.base.pieces)
+          : (step.tend ?? []).reduce((sum, t) => sum + t.minutes, 0)),
+      0,
+    ),
+  );
+}
+
+const minutesOf = (step: Step, pieces: number): number => step.time.fixedMin + (step.time.secPerPiece * pieces) / 60;
+
+export interface StepRow {
+  readonly id: string;
+  readonly verb: string;
+  readonly what: string;
+  readonly does: string;
+  /** "6 min + 30 s a piece", "rest 30 min to 2 h". */
+  readonly time: string;
+  readonly where: string;
+  readonly cue: string;
+  readonly caution?: string;
+  /** Differs from the step under the default options. */
+  readonly changed: boolean;
+}
+
+const PART: Readonly<Record<Step["part"], string>> = { dough: "dough", filling: "filling", piece: "pieces" };
+
+/** The steps of an item in order under the chosen options, with what the choices change marked. */
+export function stepRows(item: Item, choices: Choices, path: Path = "fresh"): StepRow[] {
+  const plain = new Map(resolveItem(item, {}, "base").steps.map((step) => [step.id, JSON.stringify(step)]));
+  return resolveItem(item, choices, "base")
+    .steps.filter((step) => step.path.includes(path))
+    .map((step) => ({
+      id: step.id,
+      verb: VERB[step.kind],
+      what: PART[step.part],
+      does: step.do,
+      time: timeText(step),
+      where: step.equipment
+        .map((e) =>
+          e.settingC !== undefined && e.id === "oven"
+            ? `oven ${e.settingC} °C, fan`
+            : e.settingC !== undefined && e.id === "fryer"
+              ? `oil ${e.settingC} °C`
+              : e.id.replace(/-/g, " "),
+        )
+        .join(", "),
+      cue: Object.values(step.cue ?? {}).join("; "),
+      caution: step.caution,
+      changed: plain.get(step.id) !== JSON.stringify(step),
+    }));
+}
+
+function timeText(step: Step): string {
+  if (step.rest) {
+    const { min, target, max, yeasted, where, atC } = step.rest;
+    return `${lengthText(Math.round(target))} (${lengthText(Math.round(min))} to ${lengthText(Math.round(max))})${yeasted && where === "room" ? ` at ${atC} °C; follows the room` : ""}`;
+  }
+  const parts = [
+    step.time.fixedMin > 0 ? `${step.time.fixedMin} min` : "",
+    step.time.secPerPiece > 0 ? `${step.time.secPerPiece} s a piece` : "",
+  ].filter(Boolean);
+  return parts.join(" + ") || "at once";
+}
+
+/** What is wrong with the balance of dough to filling, as the cook would say it; undefined where they end together. */
+export function balanceText(item: Item): string | undefined {
+  const { balance } = deskTotals(item);
+  if (!balance || balance.limiting === "both") return undefined;
+  const left =
+    balance.limiting === "dough"
+      ? `${Math.round(balance.fillingLeftG)} g of filling`
+      : `${Math.round(balance.doughLeftG)} g of dough`;
+  const enough = Math.floor(
+    balance.limiting === "dough" ? balance.fillingLeftG / item.piece.fillingG : balance.doughLeftG / item.piece.doughG,
+  );
+  return `The ${balance.limiting} runs out first, after ${balance.pieces} pieces; ${left} ${balance.limiting === "dough" ? "is" : "is"} left, enough for ${enough} more.`;
+}
