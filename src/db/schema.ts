@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { check, index, integer, sqliteTable, text } from "drizzle-orm/sqlite-core";
+import { check, index, integer, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
 
 /** JSON columns are parsed by the core's schemas when they are read; the database checks that they are JSON at all. */
 export const items = sqliteTable(
@@ -55,6 +55,22 @@ export const gatherings = sqliteTable(
     savedAt: text("saved_at").notNull(),
   },
   (t) => [check("gatherings_name", sql`length(trim(${t.name})) > 0`), check("gatherings_data", sql`json_valid(${t.data})`)],
+);
+
+/** What the cook has, and how it is sold. */
+export const pantry = sqliteTable(
+  "pantry",
+  {
+    ingredient: text("ingredient").primaryKey(),
+    haveG: real("have_g").notNull().default(0),
+    packG: real("pack_g"),
+    packPrice: integer("pack_price"),
+  },
+  (t) => [
+    check("pantry_have", sql`${t.haveG} >= 0`),
+    check("pantry_pack", sql`${t.packG} is null or ${t.packG} > 0`),
+    check("pantry_price", sql`${t.packPrice} is null or ${t.packPrice} >= 0`),
+  ],
 );
 
 /** Plans as they were accepted, with the request (items and kitchen included) that they were made from. */

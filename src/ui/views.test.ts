@@ -4,7 +4,7 @@ import { demandRow, spreadTotal } from "./gathering/gathering.view-model";
 import { issueAt } from "./gathering/issues";
 import { checkDraft, planKey, requestOf } from "./plan/plan-state";
 import { momentText, summarise, targetsOf } from "./plan/plan-summary";
-import { itemSheets } from "./quantities/quantities.view-model";
+import { daySheets } from "./quantities/quantities.view-model";
 import { timeScale, ticksOf } from "./timeline/scale";
 import { stepOfTask, timelineModel } from "./timeline/timeline.view-model";
 
@@ -135,14 +135,24 @@ describe("time on the screen", () => {
 });
 
 describe("what is weighed", () => {
-  const sheets = itemSheets(quantitiesOf(request), plan);
-  test("each batch is told when it is first needed; a finish when it is put on", () => {
-    const own = sheets[0].sheets;
-    expect(own.map((s) => s.title)).toEqual(["Dough", "Filling", "Finish: wash", "Finish: seeds"]);
+  const sheets = daySheets(quantitiesOf(request), plan);
+  test("sheets come in the order of the day; a finish when it is put on", () => {
+    expect(sheets.map((s) => s.title).sort()).toEqual(["Dough", "Filling", "Finish: seeds", "Finish: wash"]);
+    sheets.forEach((sheet, i) => i > 0 && expect(sheet.start!).toBeGreaterThanOrEqual(sheets[i - 1].start!));
     const glaze = plan.solution.tasks.filter((t) => plan.tasks[t.id].step === "a-glaze").map((t) => t.start);
-    expect(own[2].start).toBe(Math.min(...glaze));
+    expect(sheets.find((s) => s.title === "Finish: wash")!.start).toBe(Math.min(...glaze));
+  });
+  test("water that is held back in part is two lines, which add up", () => {
+    const lines = sheets.find((s) => s.title === "Dough")!.groups.flatMap((g) => g.lines);
+    const water = lines.filter((line) => line.name.startsWith("water"));
+    expect(water.map((line) => line.when)).toEqual(["now", "by feel"]);
+    // 15 % of it by feel.
+    expect(water[1].grams / (water[0].grams + water[1].grams)).toBeCloseTo(0.15, 6);
+  });
+  test("a dough says its pieces and what lies on each tray", () => {
+    expect(sheets.find((s) => s.title === "Dough")!.portions).toEqual(["16 pieces of 50 g", "2 × 8 on a tray"]);
   });
   test("without a plan there are weights and no times", () => {
-    expect(itemSheets(quantitiesOf(request), undefined)[0].sheets[0].start).toBeUndefined();
+    expect(daySheets(quantitiesOf(request), undefined)[0].start).toBeUndefined();
   });
 });

@@ -2,65 +2,114 @@ import type { Batch, Ingredient } from "@/core/plan/batches";
 import type { Quantities } from "@/core/plan/make-plan";
 import type { Item } from "@/core/plan/item";
 import type { Plan } from "@/core/plan/plan";
+import { cutLog } from "@/core/quantities/geometry";
+import { displayVolume } from "@/core/quantities/display";
 import { overlaps } from "@/core/plan/demands";
+
+/** One line at the scale. */
+export interface WeighLine {
+  readonly key: string;
+  readonly name: string;
+  readonly grams: number;
+  /** For what is held back in part: with the rest, or by feel at the end. */
+  readonly when?: "now" | "by feel";
+}
 
 export interface BatchSheet {
   readonly batch: Batch;
+  readonly item: Item;
   readonly title: string;
   /** First minute at which something of it is done; undefined when it is done ahead or not planned yet. */
   readonly start?: number;
-  readonly groups: readonly { readonly name: string; readonly lines: readonly Ingredient[] }[];
-}
-
-export interface ItemSheet {
-  readonly item: Item;
-  readonly pieces: number;
-  readonly sheets: readonly BatchSheet[];
+  readonly groups: readonly { readonly name: string; readonly lines: readonly WeighLine[] }[];
+  /** How it is portioned, a sentence each. */
+  readonly portions: readonly string[];
 }
 
 const PART_WORD: Readonly<Record<Batch["part"], string>> = { dough: "Dough", filling: "Filling", finish: "Finish" };
 
-/** Weigh-out sheets by item; items and batches in the order in which the plan comes to them. */
-export function itemSheets(q: Quantities, plan: Plan | undefined): ItemSheet[] {
-  const items = [...new Set(q.demands.map((demand) => demand.item))];
-  const placed = new Map(plan?.solution.tasks.map((task) => [task.id, task.start]) ?? []);
-  /** Steps that use what a batch weighs: those of its part, for a finish the one it is put on in. */
-  const uses = (batch: Batch, item: Item, step: string): boolean => {
-    if (batch.part !== "finish") return item.steps.some((s) => s.id === step && s.part === batch.part);
-    const [demand] = q.demands.filter((d) => d.item.id === item.id && overlaps(d.range, batch.range));
-    return demand.resolved.finish.some((entry) => entry.step === step && entry.what === batch.ingredients[0]?.in);
-  };
-  const startOf = (batch: Batch, item: Item): number | undefined => {
-    const starts = Object.entries(plan?.tasks ?? {}).flatMap(([id, info]) => {
-      const mine =
-        info.item === item.id && info.step !== null && overlaps(info.range, batch.range) && uses(batch, item, info.step);
-      return mine && placed.has(id) ? [placed.get(id)!] : [];
-    });
-    return starts.length > 0 ? Math.min(...starts) : undefined;
-  };
-  return items
-    .map((item): ItemSheet => {
-      const own = q.batches.filter((batch) => batch.item === item.id);
-      const sheets = own.map((batch): BatchSheet => {
-        const count = own.filter((other) => other.part === batch.part).length;
-        const n = own.filter((other) => other.part === batch.part).indexOf(batch) + 1;
-        const where = [...new Set(batch.ingredients.map((line) => line.in))];
-        return {
-          batch,
-          title:
-            batch.part === "finish"
-              ? `${PART_WORD.finish}: ${where[0]}`
-              : `${PART_WORD[batch.part]}${count > 1 ? ` ${n} of ${count}` : ""}`,
-          start: batch.ahead ? undefined : startOf(batch, item),
-          groups: where.map((name) => ({
-            name: batch.part === "dough" ? (item.dough.parts.find((p) => p.id === name)?.name ?? name) : "",
-            lines: batch.ingredients.filter((line) => line.in === name),
-          })),
-        };
-      });
-      return { item, pieces: q.pieces.filter((p) => p.item === item.id).reduce((sum, p) => sum + p.pieces, 0), sheets };
-    })
-    .sort((a, b) => firstOf(a) - firstOf(b));
+/** First minute of the plan at which something of a batch is done; undefined when it is done ahead or not planned. */
+export function batchStart(q: Quantities, plan: Plan | undefined, batch: Batch): number | undefined {
+  if (batch.ahead || !plan) return undefined;
+  const item = q.demands.find((d) => d.item.id === batch.item)!.item;
+  const placed = new Map(plan.solution.tasks.map((task) => [task.id, task.start]));
+  const starts = Object.entries(plan.tasks).flatMap(([id, info]) => {
+    const mine =
+      info.item === item.id && info.step !== null && overlaps(info.range, batch.range) && uses(q, batch, item, info.step);
+    return mine && placed.has(id) ? [placed.get(id)!] : [];
+  });
+  return starts.length > 0 ? Math.min(...starts) : undefined;
 }
 
-const firstOf = (sheet: ItemSheet): number => Math.min(Infinity, ...sheet.sheets.map((s) => s.start ?? Infinity));
+/** Steps that use what a batch weighs: those of its part, for a finish the one it is put on in. */
+function uses(q: Quantities, batch: Batch, item: Item, step: string): boolean {
+  if (batch.part !== "finish") return item.steps.some((s) => s.id === step && s.part === batch.part);
+  const [demand] = q.demands.filter((d) => d.item.id === item.id && overlaps(d.range, batch.range));
+  return demand.resolved.finish.some((entry) => entry.step === step && entry.what === batch.ingredients[0]?.in);
+}
+
+/** Weigh-out sheets in the order of the day; what was done ahead comes first. */
+export function daySheets(q: Quantities, plan: Plan | undefined): BatchSheet[] {
+  const sheets = q.batches.map((batch): BatchSheet => {
+    const item = q.demands.find((d) => d.item.id === batch.item)!.item;
+    const alike = q.batches.filter((other) => other.item === batch.item && other.part === batch.part);
+    const where = [...new Set(batch.ingredients.map((line) => line.in))];
+    return {
+      batch,
+      item,
+      title:
+        batch.part === "finish"
+          ? `${PART_WORD.finish}: ${where[0]}`
+          : `${PART_WORD[batch.part]}${alike.length > 1 ? ` ${alike.indexOf(batch) + 1} of ${alike.length}` : ""}`,
+      start: batchStart(q, plan, batch),
+      groups: where.map((name) => ({
+        name: batch.part === "dough" ? (item.dough.parts.find((p) => p.id === name)?.name ?? name) : "",
+        lines: batch.ingredients.filter((line) => line.in === name).flatMap(nowAndByFeel),
+      })),
+      portions: portionsOf(q, batch, item, plan),
+    };
+  });
+  const rank = (sheet: BatchSheet) => (sheet.batch.ahead ? -1 : (sheet.start ?? Infinity));
+  return sheets.sort((a, b) => rank(a) - rank(b));
+}
+
+/** What is held back is a measure of its own: most goes in now, the rest by feel. */
+function nowAndByFeel(line: Ingredient): WeighLine[] {
+  if (!line.holdBackPct) return [{ key: `${line.in} ${line.id}`, name: line.name, grams: line.grams }];
+  const held = (line.grams * line.holdBackPct) / 100;
+  return [
+    { key: `${line.in} ${line.id}`, name: line.name, grams: line.grams - held, when: "now" },
+    { key: `${line.in} ${line.id} held`, name: line.name, grams: held, when: "by feel" },
+  ];
+}
+
+/** Logs are rolled about this thick to be cut, mm. */
+const LOG_MM = 45;
+/** A filling weighs about this, g/ml. */
+const FILLING_DENSITY = 1.05;
+
+/** How a batch is portioned: pieces by weight, a log and where to cut it, spoons of filling, pieces on each carrier. */
+function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefined): string[] {
+  const { doughG, fillingG } = item.piece;
+  if (batch.part === "dough") {
+    const divides = item.steps.some((step) => step.kind === "divide");
+    const log = cutLog({ doughG: batch.pieces * doughG, logDiameterMm: LOG_MM, pieceG: doughG, density: 1.1 });
+    const lots = (plan?.lots ?? []).filter((lot) => lot.item === item.id && overlaps(lot.range, batch.range));
+    const counts = new Map<string, number>();
+    for (const lot of lots)
+      counts.set(
+        `${lot.pieces} on a ${lot.carrier === "steamer-tier" ? "steamer load" : lot.carrier}`,
+        (counts.get(`${lot.pieces} on a ${lot.carrier === "steamer-tier" ? "steamer load" : lot.carrier}`) ?? 0) + 1,
+      );
+    return [
+      `${batch.pieces} pieces of ${doughG} g`,
+      ...(divides
+        ? [`a log ${LOG_MM} mm thick: ${Math.round(log.lengthMm)} mm long, a cut each ${Math.round(log.cutMm)} mm`]
+        : []),
+      ...[...counts].map(([text, n]) => (n > 1 ? `${n} × ${text}` : text)),
+    ];
+  }
+  if (batch.part === "filling" && fillingG > 0)
+    return [`${fillingG} g a piece, about ${displayVolume({ ml: fillingG / FILLING_DENSITY, system: "metric" }).text} level`];
+  return [];
+}

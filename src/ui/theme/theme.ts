@@ -35,6 +35,8 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         body: { fontVariantNumeric: "tabular-nums", WebkitFontSmoothing: "antialiased" },
+        // On paper: what can be pressed is left out, the rest is black on white.
+        "@media print": { "header, nav, .no-print": { display: "none !important" }, body: { background: "#fff !important" } },
         "@media (prefers-reduced-motion: reduce)": { "*": { animation: "none !important", transition: "none !important" } },
       },
     },

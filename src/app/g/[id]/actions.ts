@@ -1,9 +1,11 @@
 "use server";
 import { KeptPlanSchema } from "@/core/plan/kept-plan";
 import { GatheringSchema } from "@/core/plan/request";
+import { PantrySchema } from "@/core/plan/shopping-list";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
+import { pantryRepository } from "@/db/pantry";
 import { planRepository } from "@/db/plans";
 
 /** Saves a gathering as it stands in the form; nothing is written when it breaks its schema. */
@@ -24,5 +26,13 @@ export async function savePlan(input: unknown): Promise<{ ok: boolean }> {
   const { request, plan } = parsed.value;
   if (!gatheringRepository(database()).find(request.gathering.id)) return { ok: false };
   planRepository(database()).save(request.gathering.id, request, plan, new Date().toISOString());
+  return { ok: true };
+}
+
+/** Keeps what the cook has of one ingredient and how it is sold. */
+export async function savePantry(input: unknown): Promise<{ ok: boolean }> {
+  const parsed = parseWith(PantrySchema, input);
+  if (!parsed.ok) return { ok: false };
+  pantryRepository(database()).save(parsed.value);
   return { ok: true };
 }

@@ -1,5 +1,8 @@
+import { database } from "@/db/database";
+import { pantryRepository } from "@/db/pantry";
 import { QuantitiesView } from "@/ui/quantities/QuantitiesView";
+import { savePantry } from "../actions";
 
 export default function Page() {
-  return <QuantitiesView />;
+  return <QuantitiesView pantry={pantryRepository(database()).all()} savePantry={savePantry} />;
 }

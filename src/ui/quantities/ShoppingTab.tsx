@@ -1,0 +1,168 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Paper from "@mui/material/Paper";
+import Typography from "@mui/material/Typography";
+import Papa from "papaparse";
+import { useMemo, useState } from "react";
+import { shoppingList, type ListLine, type PantryEntry } from "@/core/plan/shopping-list";
+import { NumberField } from "../kit/NumberField";
+import { weightText } from "../gathering/gathering.view-model";
+import { dayText } from "../plan/plan-summary";
+import { usePlan } from "../plan/PlanProvider";
+import { COLOUR } from "../theme/tokens";
+import { batchStart } from "./quantities.view-model";
+
+interface Props {
+  readonly stored: readonly PantryEntry[];
+  readonly save: (entry: PantryEntry) => Promise<{ ok: boolean }>;
+}
+
+const COLUMNS = "minmax(150px, 1.4fr) 84px 96px 84px 96px 96px minmax(120px, 1fr)";
+const money = (coins: number): string => (coins / 100).toFixed(2);
+
+/** One list for everything, what is at hand taken off, whole packs, and what they cost. */
+export function ShoppingTab({ stored, save }: Props) {
+  const { latest, good, stale } = usePlan();
+  const [pantry, setPantry] = useState(stored);
+  const [lost, setLost] = useState(false);
+  const plan = stale ? undefined : good?.plan;
+  const list = useMemo(
+    () =>
+      latest &&
+      shoppingList(latest.quantities.batches, latest.request.items, pantry, (batch) =>
+        batchStart(latest.quantities, plan, batch),
+      ),
+    [latest, plan, pantry],
+  );
+  if (!latest || !list) return null;
+  const set = (ingredient: string, edit: Partial<PantryEntry>) => {
+    const entry = { haveG: 0, ...pantry.find((p) => p.ingredient === ingredient), ...edit, ingredient };
+    setPantry([...pantry.filter((p) => p.ingredient !== ingredient), entry]);
+    save(entry).then(
+      ({ ok }) => setLost(!ok),
+      () => setLost(true),
+    );
+  };
+  const day = (line: ListLine) => (plan && line.firstAt !== undefined ? dayText(plan.origin, line.firstAt) : "");
+  const download = () => {
+    const rows = list.groups.flatMap((group) =>
+      group.lines.map((line) => ({
+        group: group.name,
+        ingredient: line.name,
+        need_g: Math.round(line.needG),
+        have_g: line.haveG,
+        buy_g: Math.round(line.buyG),
+        packs: line.packs?.counts[0] ?? "",
+        pack_g: line.packG ?? "",
+        left_g: line.packs ? Math.round(line.packs.leftG) : "",
+        cost: line.packs && line.packPrice !== undefined ? money(line.packs.cost) : "",
+        needed_on: day(line),
+        for: line.items.join("; "),
+      })),
+    );
+    const blob = new Blob([Papa.unparse(rows, { escapeFormulae: true, newline: "\r\n" })], { type: "text/csv;charset=utf-8" });
+    const link = document.createElement("a");
+    link.href = URL.createObjectURL(blob);
+    link.download = `shopping-${latest.request.gathering.id}.csv`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  return (
+    <Paper component="section" aria-label="Shopping list" sx={{ p: 2, overflowX: "auto" }}>
+      <Box sx={{ display: "flex", gap: 3, alignItems: "baseline", flexWrap: "wrap", mb: 1 }}>
+        <Typography variant="h2">Shopping list</Typography>
+        <Typography data-testid="shopping-cost" color="text.secondary">
+          {list.cost > 0
+            ? `${money(list.cost)} for the packs that have a price`
+            : "give a pack and its price, and the cost appears"}
+          {list.perPiece !== undefined ? ` · ${money(list.perPiece)} a piece` : ""}
+        </Typography>
+        {lost && (
+          <Typography role="alert" sx={{ color: COLOUR.ember }}>
+            The last figure was not saved; it is kept here.
+          </Typography>
+        )}
+        <Button className="no-print" sx={{ ml: "auto" }} onClick={download}>
+          As a table (CSV)
+        </Button>
+      </Box>
+      <Box sx={{ minWidth: 820 }}>
+        <Box sx={{ display: "grid", gridTemplateColumns: COLUMNS, gap: 1, fontSize: "0.75rem", color: COLOUR.soft, pb: 0.5 }}>
+          <span>ingredient</span>
+          <Right>needed</Right>
+          <Right>at hand, g</Right>
+          <Right>to buy</Right>
+          <Right>pack, g</Right>
+          <Right>its price, cents</Right>
+          <span>packs and what is left</span>
+        </Box>
+        {list.groups.map((group) => (
+          <Box key={group.name} role="group" aria-label={group.name}>
+            <Typography variant="h3" sx={{ mt: 1.25, mb: 0.25 }}>
+              {group.name}
+            </Typography>
+            {group.lines.map((line) => (
+              <Box
+                key={line.ingredient}
+                data-testid={`buy-${line.ingredient}`}
+                sx={{
+                  display: "grid",
+                  gridTemplateColumns: COLUMNS,
+                  gap: 1,
+                  alignItems: "center",
+                  py: 0.4,
+                  borderTop: `1px solid ${COLOUR.line}`,
+                  fontSize: "0.9rem",
+                }}
+              >
+                <Box>
+                  <Box sx={{ fontWeight: 600 }}>{line.name}</Box>
+                  <Typography variant="caption">
+                    {line.items.join(", ")}
+                    {day(line) && ` · from ${day(line)}`}
+                  </Typography>
+                </Box>
+                <Right>{weightText(line.needG)}</Right>
+                <NumberField
+                  label={`${line.name} at hand, g`}
+                  value={line.haveG || undefined}
+                  onChange={(v) => (v === undefined || v >= 0) && set(line.ingredient, { haveG: v ?? 0 })}
+                  width={96}
+                  quiet
+                />
+                <Right>
+                  <strong>{line.buyG > 0 ? weightText(line.buyG) : "enough"}</strong>
+                </Right>
+                <NumberField
+                  label={`Pack of ${line.name}, g`}
+                  value={line.packG}
+                  onChange={(v) => (v === undefined || v > 0) && set(line.ingredient, { packG: v })}
+                  width={96}
+                  quiet
+                />
+                <NumberField
+                  label={`Price of a pack of ${line.name}`}
+                  value={line.packPrice}
+                  onChange={(v) => (v === undefined || (Number.isInteger(v) && v >= 0)) && set(line.ingredient, { packPrice: v })}
+                  width={96}
+                  quiet
+                />
+                <Box sx={{ fontSize: "0.85rem" }}>{packText(line)}</Box>
+              </Box>
+            ))}
+          </Box>
+        ))}
+      </Box>
+    </Paper>
+  );
+}
+
+function packText(line: ListLine): string {
+  if (!line.packs || line.buyG === 0) return "";
+  const n = line.packs.counts[0];
+  const left = line.packs.leftG >= 1 ? `, ${weightText(line.packs.leftG)} left` : "";
+  return `${n} ${n === 1 ? "pack" : "packs"}${left}${line.packPrice !== undefined ? `, ${money(line.packs.cost)}` : ""}`;
+}
+
+const Right = ({ children }: { children: React.ReactNode }) => <Box sx={{ textAlign: "right" }}>{children}</Box>;

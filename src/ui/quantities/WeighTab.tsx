@@ -1,0 +1,152 @@
+"use client";
+import Box from "@mui/material/Box";
+import Paper from "@mui/material/Paper";
+import Typography from "@mui/material/Typography";
+import { itemOrder, weightText } from "../gathering/gathering.view-model";
+import { Monogram } from "../kit/Monogram";
+import type { Ticks } from "../kit/use-stored";
+import { momentText, summarise } from "../plan/plan-summary";
+import { usePlan } from "../plan/PlanProvider";
+import { COLOUR, toneOf } from "../theme/tokens";
+import type { BatchSheet, WeighLine } from "./quantities.view-model";
+
+/** Weigh-out sheets in the order of the day: grams first, ticked off as they go into the bowl. */
+export function WeighTab({ sheets, big, ticks }: { sheets: readonly BatchSheet[]; big: boolean; ticks: Ticks }) {
+  const { good, stale, source } = usePlan();
+  const order = itemOrder(source.items);
+  const severalDays = good ? summarise(good.plan, good.request).severalDays : false;
+  const when = (sheet: BatchSheet): string => {
+    if (sheet.batch.ahead) return "done ahead";
+    return good && !stale && sheet.start !== undefined ? `from ${momentText(good.plan.origin, sheet.start, severalDays)}` : "";
+  };
+  return (
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: `repeat(auto-fill, minmax(${big ? 400 : 272}px, 1fr))`,
+        gap: 1.5,
+        alignItems: "start",
+      }}
+    >
+      {sheets.map((sheet) => {
+        const keys = sheet.groups.flatMap((group) => group.lines.map((line) => `${sheet.batch.id} ${line.key}`));
+        const left = keys.filter((key) => !ticks.has(key)).length;
+        return (
+          <Paper
+            key={sheet.batch.id}
+            component="article"
+            aria-label={`${sheet.item.name}, ${sheet.title}`}
+            sx={{
+              p: 1.75,
+              breakInside: "avoid",
+              borderTop: `4px solid ${toneOf(order.get(sheet.item.id) ?? 0).deep}`,
+              opacity: sheet.batch.ahead ? 0.75 : 1,
+            }}
+          >
+            <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+              <Monogram name={sheet.item.name} tone={toneOf(order.get(sheet.item.id) ?? 0)} small />
+              <Typography variant="h3">{sheet.item.name}</Typography>
+              <Typography variant="caption" sx={{ ml: "auto", fontWeight: 600, color: COLOUR.tide }}>
+                {when(sheet)}
+              </Typography>
+            </Box>
+            <Typography variant="caption">
+              {sheet.title}, for {sheet.batch.pieces} pieces · {weightText(sheet.batch.totalG)} in all
+              {left === 0 ? " · all in" : left < keys.length ? ` · ${left} to go` : ""}
+            </Typography>
+            {sheet.groups.map((group) => (
+              <Box key={group.name} sx={{ mt: 1 }}>
+                {sheet.groups.length > 1 && <Typography variant="caption">{group.name}</Typography>}
+                {group.lines.map((line) => (
+                  <Line
+                    key={line.key}
+                    line={line}
+                    big={big}
+                    ticked={ticks.has(`${sheet.batch.id} ${line.key}`)}
+                    onTick={() => ticks.toggle(`${sheet.batch.id} ${line.key}`)}
+                  />
+                ))}
+              </Box>
+            ))}
+            {sheet.portions.length > 0 && (
+              <Box sx={{ mt: 1, pt: 0.75, borderTop: `2px solid ${COLOUR.line}`, fontSize: big ? "1rem" : "0.82rem" }}>
+                {sheet.portions.map((text) => (
+                  <div key={text}>{text}</div>
+                ))}
+              </Box>
+            )}
+          </Paper>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** Grams first, as they are read at the scale; the whole line is the target. */
+function Line({ line, big, ticked, onTick }: { line: WeighLine; big: boolean; ticked: boolean; onTick: () => void }) {
+  return (
+    <Box
+      component="button"
+      type="button"
+      role="checkbox"
+      aria-checked={ticked}
+      aria-label={`${gramsText(line.grams)} ${line.name}${line.when ? `, ${line.when}` : ""}`}
+      onClick={onTick}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: big ? "20px 112px 1fr" : "16px 74px 1fr",
+        columnGap: 1,
+        width: "100%",
+        minHeight: big ? 44 : 30,
+        alignItems: "center",
+        border: 0,
+        borderTop: `1px solid ${COLOUR.line}`,
+        background: "none",
+        font: "inherit",
+        fontSize: big ? "1.25rem" : "0.9rem",
+        textAlign: "left",
+        color: ticked ? COLOUR.soft : COLOUR.ink,
+        cursor: "pointer",
+        px: 0,
+        "&:focus-visible": { outline: `2px solid ${COLOUR.ink}`, outlineOffset: -2 },
+      }}
+    >
+      <Box
+        component="span"
+        aria-hidden
+        sx={{
+          width: big ? 18 : 14,
+          height: big ? 18 : 14,
+          border: `1.5px solid ${ticked ? COLOUR.fits : COLOUR.soft}`,
+          borderRadius: "2px",
+          color: COLOUR.fits,
+          fontSize: big ? 17 : 13,
+          lineHeight: big ? "16px" : "11px",
+          fontWeight: 700,
+        }}
+      >
+        {ticked ? "✓" : ""}
+      </Box>
+      <Box
+        component="span"
+        sx={{ textAlign: "right", fontWeight: 650, whiteSpace: "nowrap", textDecoration: ticked ? "line-through" : "none" }}
+      >
+        {gramsText(line.grams)}
+      </Box>
+      <Box component="span" sx={{ overflowWrap: "anywhere" }}>
+        {line.name}
+        {line.when && (
+          <Box
+            component="strong"
+            sx={{ ml: 0.75, color: line.when === "now" ? COLOUR.tide : COLOUR.caution, fontSize: "0.85em" }}
+          >
+            {line.when}
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** As a kitchen scale shows it: tenths only for small amounts. */
+const gramsText = (grams: number): string => `${grams < 20 ? grams.toFixed(1) : Math.round(grams)} g`;
