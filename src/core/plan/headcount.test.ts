@@ -33,6 +33,20 @@ test("the sum over ages is rounded up once: 3 × 0.9 + 2 × 0.5 of steamed buns"
   expect(counts[0].needed).toBe(4);
 });
 
+test("a spare comes on top, a quarter at the most", () => {
+  const gathering = (sparePct: number) =>
+    GatheringSchema.parse({
+      id: "g",
+      name: "G",
+      date: { on: "2026-12-05" },
+      sparePct,
+      guests: [{ count: 10, age: "adult" }],
+      waves: [{ id: "w", name: "W", time: "18:00", items: [{ recipe: "slipway-pie" }] }],
+    });
+  const made = (sparePct: number) => countWaves(gathering(sparePct), items, kitchen).counts[0].pieces;
+  expect([made(0), made(10), made(25)]).toEqual([20, 24, 25]);
+});
+
 test("who may not eat an item is not counted for it, and eats more of the rest", () => {
   const all = count([{ count: 12, age: "adult" }], ["bow-seat-bun", "oarlock-turnover"]).counts;
   const some = count(

@@ -15,11 +15,14 @@ export interface WaveCount {
   /** From the guests, rounded up once; null where the host asked for a number. */
   readonly needed: number | null;
   readonly pieces: number;
+  /** What the guests would eat of it at their rates, not rounded; also where the host asked for another number. */
+  readonly fromGuests: number;
   /** Pieces on a full carrier or in a full load, the unit that `pieces` was rounded to. */
   readonly perCarrier: number;
 }
 
 export interface HeadcountAnswer {
+  readonly guests: number;
   readonly counts: readonly WaveCount[];
   /** Guests who have nothing to eat in a wave. */
   readonly unserved: readonly { readonly wave: string; readonly guests: Guests }[];
@@ -39,6 +42,13 @@ export function carrierUnit(resolved: ResolvedItem, kitchen: Kitchen, done: Read
   const last = heated.filter((step) => step.kind !== "reheat").at(-1);
   if (!last || done.has(last.id)) return 1;
   return last.equipment.some((e) => e.id === "oven") ? capacities.tray : (loadCapacity(last, capacities) ?? capacities.tray);
+}
+
+/** Pieces with the spare on top, on full carriers where those cost little; a quarter more than needed at the most. */
+function withSpare(needed: number, unit: number, sparePct: number): number {
+  const wanted = Math.ceil(needed * (1 + sparePct / 100) - 1e-9);
+  const full = roundUpToCarrier(wanted, unit, MAX_EXTRA_PCT).pieces;
+  return full <= needed * 1.25 ? full : Math.max(needed, Math.min(wanted, Math.floor(needed * 1.25)));
 }
 
 /**
@@ -98,7 +108,14 @@ export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item
     }
     entries.forEach(({ entry, unit }, i) => {
       if (entry.pieces !== undefined) {
-        counts.push({ wave: wave.id, recipe: entry.recipe, needed: null, pieces: entry.pieces, perCarrier: unit });
+        counts.push({
+          wave: wave.id,
+          recipe: entry.recipe,
+          needed: null,
+          pieces: entry.pieces,
+          fromGuests: base[i],
+          perCarrier: unit,
+        });
         return;
       }
       const needed = Math.ceil(base[i] + given[i] - 1e-9);
@@ -106,10 +123,11 @@ export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item
         wave: wave.id,
         recipe: entry.recipe,
         needed,
-        pieces: needed === 0 ? 0 : roundUpToCarrier(needed, unit, MAX_EXTRA_PCT).pieces,
+        pieces: needed === 0 ? 0 : withSpare(needed, unit, gathering.sparePct ?? 0),
+        fromGuests: base[i] + given[i],
         perCarrier: unit,
       });
     });
   }
-  return { counts, unserved };
+  return { counts, unserved, guests: present.reduce((sum, g) => sum + g.count, 0) };
 }

@@ -137,6 +137,8 @@ export const GatheringSchema = z.object({
       }),
     )
     .default([]),
+  /** Made beyond what the guests eat, % of the pieces that follow from them. */
+  sparePct: z.number().min(0).max(25).optional(),
   rules: z.array(z.object({ id, text: z.string(), steps: z.array(z.string()) })).default([]),
 });
 

@@ -1,5 +1,5 @@
 import ingredients from "../tables/ingredients.json";
-import { displayVolume } from "./display";
+import { displayVolume, fractionText } from "./display";
 import { matchIngredient } from "./ingredient-names";
 import type { ParsedLine } from "./parse-line";
 import type { System } from "./unit-table";
@@ -15,12 +15,10 @@ const DENSITY: Readonly<Record<string, number>> = ingredients.gramsPerCup240;
 export function householdText(name: string, grams: number, system: System): string | undefined {
   const id = matchIngredient(name);
   if (!id || !(grams > 0)) return undefined;
-  if (id === "egg" && grams >= 25) {
+  if (id === "egg") {
     const n = grams / eggGrams("eu", "M", "whole")!;
     const halves = Math.round(n * 2) / 2;
-    return Math.abs(n - halves) <= 0.12 * n
-      ? `${halves === 0.5 ? "½" : String(halves).replace(".5", "½")} egg${halves > 1 ? "s" : ""}`
-      : undefined;
+    if (halves > 0 && Math.abs(n - halves) <= 0.12 * n) return `${fractionText(halves)} ${halves > 1 ? "eggs" : "egg"}`;
   }
   if (!Object.hasOwn(DENSITY, id)) return undefined;
   return displayVolume({ ml: (grams * 240) / DENSITY[id], system }).text;

@@ -4,10 +4,10 @@ import { convertTemperature, ovenDial } from "./units";
 /**
  * An oven temperature as written in a recipe ("375 °F", "gas 5", "190", "180 fan") as °C of a fan oven. Without a unit,
  * 300 and more is °F and 100 to 199 is °C; between them nobody can tell, and it asks.
- * Issues on `temperature`: `missing`, `unreadable`, `inconsistent` (which unit?), `out_of_range`.
+ * Issues on `temperature`: `missing`, `unreadable` (also where the unit is missing and not plain), `out_of_range`.
  */
 export function readOvenTemperature(text: string): Result<{ fanC: number; read: string }> {
-  const refuse = (code: "unreadable" | "inconsistent" | "out_of_range", wanted: string) =>
+  const refuse = (code: "unreadable" | "out_of_range", wanted: string) =>
     fail({ code, path: ["temperature"], got: text, wanted });
   if (text.trim() === "")
     return fail({ code: "missing", path: ["temperature"], wanted: "an oven temperature, such as 375 °F, 190 °C or gas 5" });
@@ -24,7 +24,7 @@ export function readOvenTemperature(text: string): Result<{ fanC: number; read: 
   }
   const value = Number(number![1].replace(",", "."));
   const unit = number![2]?.toUpperCase() ?? (value >= 300 ? "F" : value >= 100 && value < 200 ? "C" : undefined);
-  if (!unit) return refuse("inconsistent", "°C or °F behind it: it could be either");
+  if (!unit) return refuse("unreadable", "°C or °F behind it: it could be either");
   const c = unit === "F" ? ((value - 32) * 5) / 9 : value;
   if (c < 50 || c > 300) return refuse("out_of_range", "an oven temperature from 50 to 300 °C");
   return settled(c, fan, `${value} °${unit}`);

@@ -8,12 +8,14 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { gatheringDate } from "@/core/plan/days";
+import type { Item } from "@/core/plan/item";
+import { optionsOf } from "@/core/plan/resolve";
 import { Monogram } from "../kit/Monogram";
 import { NumberField } from "../kit/NumberField";
 import { usePlan } from "../plan/PlanProvider";
 import type { Draft } from "../plan/plan-state";
 import { COLOUR, toneOf } from "../theme/tokens";
-import { demandRow, itemOrder, weightText, type DemandRow } from "./gathering.view-model";
+import { coverage, demandRow, itemOrder, weightText, type DemandRow } from "./gathering.view-model";
 import { GuestsCard } from "./GuestsCard";
 import { issueAt } from "./issues";
 
@@ -54,6 +56,7 @@ export function GatheringView() {
           />
         </Paper>
         <GuestsCard />
+        <CoverageCard />
       </Box>
       <Box sx={{ display: "grid", gap: 2.5 }}>
         {(draft.waves ?? []).map((wave, index) => (
@@ -124,6 +127,7 @@ function WaveCard({ wave, index }: { wave: Wave; index: number }) {
             asked={entry.pieces}
             fromGuests
             error={issueAt(checked, ["gathering", "waves", index, "items", i, "pieces"], "Pieces")}
+            onChoose={(choices) => set({ items: wave.items.map((e, k) => (k === i ? { ...e, choices } : e)) })}
             onAsk={(pieces) => set({ items: wave.items.map((e, k) => (k === i ? { ...e, pieces } : e)) })}
             onRemove={() => set({ items: wave.items.filter((_, k) => k !== i) })}
           />
@@ -161,6 +165,7 @@ function FreezerCard() {
           asked={entry.pieces}
           note={`bagged by ${entry.by.time}${entry.by.day === 0 ? "" : ` on day ${entry.by.day > 0 ? "+" : "−"}${Math.abs(entry.by.day)}`}`}
           error={issueAt(checked, ["gathering", "freezer", i, "pieces"], "Pieces")}
+          onChoose={(choices) => set(frozen.map((e, k) => (k === i ? { ...e, choices } : e)))}
           onAsk={(pieces) => set(frozen.map((e, k) => (k === i ? { ...e, pieces: pieces ?? NaN, split: undefined } : e)))}
           onRemove={() => set(frozen.filter((_, k) => k !== i))}
         />
@@ -177,19 +182,17 @@ interface LineProps {
   readonly fromGuests?: boolean;
   readonly note?: string;
   readonly error?: string;
+  readonly onChoose: (choices: Record<string, string>) => void;
   readonly onAsk: (pieces: number | undefined) => void;
   readonly onRemove: () => void;
 }
 
 /** One item: how many, why so many, and what that weighs. */
-function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAsk, onRemove }: LineProps) {
+function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onChoose, onAsk, onRemove }: LineProps) {
   const { source } = usePlan();
   const order = itemOrder(source.items);
   const item = source.items.find((i) => i.id === recipe);
   if (!item) return null;
-  const options = item.schools.flatMap((school) =>
-    school.options.filter((o) => o.id === choices?.[school.id] && !o.default).map((o) => o.name.toLowerCase()),
-  );
   return (
     <Box
       data-testid={`line-${recipe}`}
@@ -206,7 +209,7 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAs
       <Monogram name={item.name} tone={toneOf(order.get(recipe) ?? 0)} />
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ fontWeight: 600 }}>{item.name}</Box>
-        {options.length > 0 && <Typography variant="caption">{options.join(", ")}</Typography>}
+        <Ways item={item} choices={choices ?? {}} onChoose={onChoose} />
       </Box>
       <Box sx={{ textAlign: "right", lineHeight: 1.1 }}>
         <Box
@@ -237,7 +240,12 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAs
               {row.fillingG > 0 && ` · filling ${weightText(row.fillingG)}`}
             </Box>
             <Box>
-              {[row.needed !== null && row.needed !== row.pieces ? `${row.needed} needed` : "", row.loads, note ?? ""]
+              {[
+                row.needed !== null && row.needed !== row.pieces ? `${row.needed} needed` : "",
+                row.loads,
+                row.feeds !== undefined && row.feeds > 0 ? `enough for ${row.feeds} guests` : "",
+                note ?? "",
+              ]
                 .filter(Boolean)
                 .join(" · ")}
             </Box>
@@ -248,6 +256,90 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onAs
         <DeleteOutline fontSize="small" />
       </IconButton>
     </Box>
+  );
+}
+
+/** The ways in which an item can be made, each a choice that changes steps, weights or who may eat it. */
+function Ways({
+  item,
+  choices,
+  onChoose,
+}: {
+  item: Item;
+  choices: Record<string, string>;
+  onChoose: (choices: Record<string, string>) => void;
+}) {
+  const chosen = optionsOf(item, choices);
+  return (
+    <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 1 }}>
+      {item.schools.map((school, i) => (
+        <Box
+          key={school.id}
+          component="select"
+          value={chosen[i].id}
+          aria-label={`${item.name}: ${school.question || school.id}`}
+          title={chosen[i].effect}
+          onChange={(e: React.ChangeEvent<HTMLSelectElement>) => onChoose({ ...choices, [school.id]: e.target.value })}
+          sx={{
+            font: "inherit",
+            fontSize: "0.75rem",
+            color: COLOUR.soft,
+            border: 0,
+            borderBottom: `1px dotted ${COLOUR.soft}`,
+            background: "none",
+            maxWidth: 170,
+            py: 0.25,
+            cursor: "pointer",
+          }}
+        >
+          {school.options.map((option) => (
+            <option key={option.id} value={option.id}>
+              {option.name}
+            </option>
+          ))}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Who keeps to something, and what there is for them in each wave; nobody is left out unseen. */
+function CoverageCard() {
+  const { latest } = usePlan();
+  const waves = latest ? coverage(latest.request, latest.quantities) : [];
+  if (waves.length === 0) return null;
+  return (
+    <Paper component="section" aria-label="Who eats what" sx={{ p: 2 }}>
+      <Typography variant="h2" gutterBottom>
+        Who eats what
+      </Typography>
+      {waves.map(({ wave, name, rows }) => (
+        <Box key={wave} sx={{ mb: 1 }}>
+          <Typography variant="h3">{name}</Typography>
+          {rows.map(({ who, count, items }) => (
+            <Box
+              key={who}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: "130px 1fr",
+                gap: 1,
+                py: 0.4,
+                borderTop: `1px solid ${COLOUR.line}`,
+                fontSize: "0.85rem",
+              }}
+            >
+              <span>
+                {who} ({count})
+              </span>
+              <Box sx={{ color: items.length === 0 ? COLOUR.ember : COLOUR.ink, fontWeight: items.length === 0 ? 650 : 400 }}>
+                {items.length === 0 ? "✕ nothing yet" : items.join(", ")}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      ))}
+      <Typography variant="caption">By recipe and option; labels, shared boards and local rules come first.</Typography>
+    </Paper>
   );
 }
 

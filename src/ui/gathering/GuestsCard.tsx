@@ -63,6 +63,15 @@ export function GuestsCard() {
           <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1 }}>
             <Typography variant="body2">in all</Typography>
             <NumberField label="Guests in all" value={total} onChange={setTotal} quiet />
+            <Typography variant="body2">spare %</Typography>
+            <NumberField
+              label="Spare, percent"
+              value={draft.sparePct ?? 0}
+              onChange={(v) => change((d) => ({ ...d, sparePct: v ?? 0 }))}
+              error={issueAt(checked, ["gathering", "sparePct"], "Spare")}
+              width={64}
+              quiet
+            />
           </Box>
         )}
       </Box>

@@ -1,5 +1,7 @@
 import type { Quantities } from "@/core/plan/make-plan";
 import type { Item } from "@/core/plan/item";
+import { suits } from "@/core/plan/headcount";
+import type { PlanRequest } from "@/core/plan/request";
 import { carrierText } from "@/core/plan/words";
 
 /** What one item of a wave or of the freezer comes to. */
@@ -10,6 +12,8 @@ export interface DemandRow {
   readonly fillingG: number;
   /** "1 oven load · 3 trays", or what is done ahead. */
   readonly loads: string;
+  /** How many guests like these the pieces would feed; undefined where nobody is counted for it. */
+  readonly feeds: number | undefined;
 }
 
 const CHAMBER_WORD: Readonly<Record<string, string>> = { oven: "oven", steamer: "steamer", fryer: "fryer", "lidded-pan": "pan" };
@@ -28,7 +32,42 @@ export function demandRow(q: Quantities, target: string, recipe: string): Demand
     doughG: (weighed("dough") * pieces) / all,
     fillingG: (weighed("filling") * pieces) / all,
     loads: loadsText(q, target, recipe),
+    feeds: feedsOf(q, target, recipe, pieces),
   };
+}
+
+/** The question the other way round: guests in the same mixture for whom so many pieces are enough. */
+function feedsOf(q: Quantities, target: string, recipe: string, pieces: number): number | undefined {
+  const count = q.headcount.counts.find((c) => c.wave === target && c.recipe === recipe);
+  if (!count || !(count.fromGuests > 0)) return undefined;
+  return Math.floor((pieces * q.headcount.guests) / count.fromGuests + 1e-9);
+}
+
+/** Who may eat what in one wave. */
+export interface Coverage {
+  readonly wave: string;
+  readonly name: string;
+  readonly rows: readonly { readonly who: string; readonly count: number; readonly items: readonly string[] }[];
+}
+
+/** Guests who keep to something, wave by wave, with what there is for them; guests who eat everything need no line. */
+export function coverage(request: PlanRequest, q: Quantities): Coverage[] {
+  return request.gathering.waves
+    .filter((wave) => wave.items.length > 0)
+    .map((wave) => {
+      const groups = new Map<string, { who: string; count: number; items: string[] }>();
+      for (const guests of request.gathering.guests) {
+        if (guests.count <= 0 || (guests.diet.length === 0 && guests.avoid.length === 0)) continue;
+        const demands = q.demands.filter((d) => d.for === wave.id && suits(guests, d.resolved));
+        const who = [guests.diet.at(-1), guests.avoid.length > 0 ? `no ${guests.avoid.join(", no ")}` : undefined]
+          .filter(Boolean)
+          .join(", ");
+        const known = groups.get(who);
+        groups.set(who, { who, count: (known?.count ?? 0) + guests.count, items: [...new Set(demands.map((d) => d.item.name))] });
+      }
+      return { wave: wave.id, name: wave.name, rows: [...groups.values()] };
+    })
+    .filter(({ rows }) => rows.length > 0);
 }
 
 function loadsText(q: Quantities, target: string, recipe: string): string {

@@ -154,7 +154,7 @@ export function NewItem({ items, create }: Props) {
                 value={Number.isNaN(form.minutes) ? undefined : form.minutes}
                 onChange={(v) => set({ minutes: v ?? NaN })}
                 error={errorOf("minutes", "Minutes")}
-                width={150}
+                width={190}
               />
             </Box>
           )}

@@ -41,6 +41,9 @@ export function usePlan(): PlanContextValue {
   return value;
 }
 
+/** A plan that gets better is kept at most this often, ms. */
+const KEEP_MS = 2500;
+
 interface Props {
   readonly source: Source;
   readonly initial: Draft;
@@ -87,13 +90,15 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
     const timer = setTimeout(() => {
       runKey.current = wantedKey;
       setWork({ kind: "searching" });
-      let kept = false;
+      let kept = -Infinity;
       const mine = runPlan(request, {
         better(plan) {
           if (run.current !== mine) return;
-          // The first plan is kept at once: whoever leaves before the search ends finds it again.
-          if (!kept) void savePlan({ request, plan });
-          kept = true;
+          // Kept at once and then now and again: whoever leaves before the search ends finds what there was.
+          if (performance.now() - kept > KEEP_MS) {
+            kept = performance.now();
+            void savePlan({ request, plan });
+          }
           setGood({ request, plan });
           setWork({ kind: "improving" });
         },

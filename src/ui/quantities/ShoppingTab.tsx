@@ -5,7 +5,9 @@ import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import Papa from "papaparse";
 import { useMemo, useState } from "react";
-import { shoppingList, type ListLine, type PantryEntry } from "@/core/plan/shopping-list";
+import { PantrySchema, shoppingList, type ListLine, type PantryEntry } from "@/core/plan/shopping-list";
+import { issueText } from "@/core/shared/issue-text";
+import { parseWith } from "@/core/shared/parse";
 import { NumberField } from "../kit/NumberField";
 import { weightText } from "../gathering/gathering.view-model";
 import { dayText } from "../plan/plan-summary";
@@ -19,6 +21,7 @@ interface Props {
 }
 
 const COLUMNS = "minmax(150px, 1.4fr) 84px 96px 84px 96px 96px minmax(120px, 1fr)";
+const FIELD_NAMES: Readonly<Record<string, string>> = { haveG: "What is at hand", packG: "A pack", packPrice: "The price" };
 const money = (coins: number): string => (coins / 100).toFixed(2);
 
 /** One list for everything, what is at hand taken off, whole packs, and what they cost. */
@@ -26,6 +29,7 @@ export function ShoppingTab({ stored, save }: Props) {
   const { latest, good, stale } = usePlan();
   const [pantry, setPantry] = useState(stored);
   const [lost, setLost] = useState(false);
+  const [refused, setRefused] = useState<{ ingredient: string; field: string; text: string } | undefined>(undefined);
   const plan = stale ? undefined : good?.plan;
   const list = useMemo(
     () =>
@@ -37,13 +41,19 @@ export function ShoppingTab({ stored, save }: Props) {
   );
   if (!latest || !list) return null;
   const set = (ingredient: string, edit: Partial<PantryEntry>) => {
-    const entry = { haveG: 0, ...pantry.find((p) => p.ingredient === ingredient), ...edit, ingredient };
+    const parsed = parseWith(PantrySchema, { haveG: 0, ...pantry.find((p) => p.ingredient === ingredient), ...edit, ingredient });
+    const [field] = Object.keys(edit);
+    setRefused(parsed.ok ? undefined : { ingredient, field, text: issueText(parsed.issues[0], FIELD_NAMES[field]) });
+    if (!parsed.ok) return;
+    const entry = parsed.value;
     setPantry([...pantry.filter((p) => p.ingredient !== ingredient), entry]);
     save(entry).then(
       ({ ok }) => setLost(!ok),
       () => setLost(true),
     );
   };
+  const errorOf = (line: ListLine, field: string) =>
+    refused?.ingredient === line.ingredient && refused.field === field ? refused.text : undefined;
   const day = (line: ListLine) => (plan && line.firstAt !== undefined ? dayText(plan.origin, line.firstAt) : "");
   const download = () => {
     const rows = list.groups.flatMap((group) =>
@@ -127,7 +137,8 @@ export function ShoppingTab({ stored, save }: Props) {
                 <NumberField
                   label={`${line.name} at hand, g`}
                   value={line.haveG || undefined}
-                  onChange={(v) => (v === undefined || v >= 0) && set(line.ingredient, { haveG: v ?? 0 })}
+                  onChange={(v) => set(line.ingredient, { haveG: v ?? 0 })}
+                  error={errorOf(line, "haveG")}
                   width={96}
                   quiet
                 />
@@ -137,14 +148,16 @@ export function ShoppingTab({ stored, save }: Props) {
                 <NumberField
                   label={`Pack of ${line.name}, g`}
                   value={line.packG}
-                  onChange={(v) => (v === undefined || v > 0) && set(line.ingredient, { packG: v })}
+                  onChange={(v) => set(line.ingredient, { packG: v })}
+                  error={errorOf(line, "packG")}
                   width={96}
                   quiet
                 />
                 <NumberField
                   label={`Price of a pack of ${line.name}`}
                   value={line.packPrice}
-                  onChange={(v) => (v === undefined || (Number.isInteger(v) && v >= 0)) && set(line.ingredient, { packPrice: v })}
+                  onChange={(v) => set(line.ingredient, { packPrice: v })}
+                  error={errorOf(line, "packPrice")}
                   width={96}
                   quiet
                 />

@@ -48,7 +48,7 @@ function uses(q: Quantities, batch: Batch, item: Item, step: string): boolean {
   return demand.resolved.finish.some((entry) => entry.step === step && entry.what === batch.ingredients[0]?.in);
 }
 
-/** Weigh-out sheets in the order of the day; what was done ahead comes first. */
+/** Weigh-out sheets in the order of the day; what was done ahead comes last. */
 export function daySheets(q: Quantities, plan: Plan | undefined): BatchSheet[] {
   const sheets = q.batches.map((batch): BatchSheet => {
     const item = q.demands.find((d) => d.item.id === batch.item)!.item;
@@ -69,8 +69,8 @@ export function daySheets(q: Quantities, plan: Plan | undefined): BatchSheet[] {
       portions: portionsOf(q, batch, item, plan),
     };
   });
-  const rank = (sheet: BatchSheet) => (sheet.batch.ahead ? -1 : (sheet.start ?? Infinity));
-  return sheets.sort((a, b) => rank(a) - rank(b));
+  const rank = (sheet: BatchSheet) => (sheet.batch.ahead ? Infinity : (sheet.start ?? 1e9));
+  return sheets.sort((a, b) => (rank(a) === rank(b) ? 0 : rank(a) - rank(b)));
 }
 
 /** What is held back is a measure of its own: most goes in now, the rest by feel. */

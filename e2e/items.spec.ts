@@ -1,0 +1,130 @@
+import { expect, test } from "@playwright/test";
+
+test("a recipe from paper, in cups and °F, becomes an item, pieces and a timetable within three minutes", async ({ page }) => {
+  const began = Date.now();
+  await page.goto("/items");
+  await page.getByRole("link", { name: "Type in a recipe" }).click();
+  await page.getByRole("textbox", { name: "Name", exact: true }).fill("Corner hand pies");
+  await page.getByLabel("Pieces it makes").fill("12");
+  await page.getByLabel("Its cups and spoons").click();
+  await page.getByRole("option", { name: /US cup/ }).click();
+  await page
+    .getByRole("textbox", { name: "Dough", exact: true })
+    .fill("2½ cups all-purpose flour\n1 cup cold butter\n1/2 tsp salt\n6-8 tbsp ice water");
+  await page
+    .getByRole("textbox", { name: "Filling", exact: true })
+    .fill("3 medium onions, sliced\n1½ cups grated cheddar\n2 cups quince\npepper to taste");
+  const dough = page.getByRole("list", { name: "Dough as understood" });
+  await expect(dough.getByRole("listitem").nth(0)).toContainText("313 g of all-purpose flour");
+  await expect(dough.getByRole("listitem").nth(3)).toContainText("90 g to 120 g, middle 105 g");
+
+  // What cannot be weighed is asked for, and nothing that was typed is lost.
+  await page.getByRole("button", { name: "Keep this item" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "need you" })).toBeVisible();
+  await expect(page.getByRole("list", { name: "Filling as understood" }).getByRole("listitem").nth(2)).toContainText(
+    "quince has no density here",
+  );
+  await page
+    .getByRole("textbox", { name: "Filling", exact: true })
+    .fill("3 medium onions, sliced\n1½ cups grated cheddar\n200 g quince\npepper to taste");
+  await page.getByRole("textbox", { name: "Oven", exact: true }).fill("240");
+  await expect(page.getByText(/it could be either/).first()).toBeVisible();
+  await page.getByRole("textbox", { name: "Oven", exact: true }).fill("375 °F");
+  await expect(page.getByText("375 °F: 170 °C in a fan oven")).toBeVisible();
+  await page.getByLabel("Minutes in the oven").fill("25");
+  await page.getByRole("button", { name: "Keep this item" }).click();
+
+  await expect(page.getByLabel("Name of the item")).toHaveValue("Corner hand pies");
+  await expect(page.getByLabel("Grams of all-purpose flour")).toHaveValue("312.5");
+  await expect(page.getByRole("region", { name: "Balance of dough and filling" })).toContainText("12 pieces");
+  await expect(page.getByRole("region", { name: "Steps" })).toContainText("oven 170 °C, fan");
+
+  await page.goto("/g/first-try");
+  await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
+  await page.getByRole("option", { name: "Corner hand pies" }).click();
+  await expect(page.getByTestId("line-corner-hand-pies").getByTestId("pieces")).toHaveText(/^\d+$/);
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 30_000 });
+  await page.getByRole("link", { name: "Timeline" }).click();
+  await expect(
+    page
+      .getByRole("group", { name: "Oven", exact: true })
+      .getByRole("button", { name: /Corner hand pies: Bake/ })
+      .first(),
+  ).toBeVisible();
+  expect(Date.now() - began).toBeLessThan(180_000);
+
+  await page.getByRole("link", { name: "Gathering" }).click();
+  await page.getByRole("button", { name: "Remove Corner hand pies" }).click();
+  await expect(page.getByTestId("line-corner-hand-pies")).toBeHidden();
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+});
+
+test("on the desk every column follows the one that is typed in, and undo takes it back", async ({ page }) => {
+  await page.goto("/items/slipway-pie");
+  await page.getByLabel("Percent of butter, unsalted, cold").fill("60");
+  await expect(page.getByLabel("Grams of butter, unsalted, cold")).toHaveValue("300");
+  await page.getByLabel("Measure of fine salt").first().fill("2 tsp");
+  await expect(page.getByLabel("Grams of fine salt").first()).toHaveValue("12");
+  await page.getByLabel("Grams of water, iced").fill("-5");
+  await expect(page.getByText("grams is -5; expected above 0 and at most 100000 g")).toBeVisible();
+  await page.getByLabel("Grams of water, iced").fill("150");
+  await expect(page.getByText(/runs out first/)).toBeVisible();
+  await page.getByRole("button", { name: /Make (more|less) filling/ }).click();
+  await expect(page.getByText(/They end together/)).toBeVisible();
+  while (await page.getByRole("button", { name: "Undo" }).isEnabled()) await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Grams of butter, unsalted, cold")).toHaveValue("250");
+  await page.getByLabel("Grams at hand").fill("700");
+  await expect(page.getByTestId("from-stock")).toHaveText("26 pieces, 9 g left");
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+});
+
+test("ways of doing it change the steps; a copy and putting away can be taken back", async ({ page }) => {
+  await page.goto("/items/bow-seat-bun");
+  const steps = page.getByRole("region", { name: "Steps" });
+  await expect(steps.locator("[data-step=b-wash-1]")).toBeVisible();
+  await steps.getByRole("button", { name: "Egg once" }).click();
+  await expect(steps.locator("[data-step=b-wash-1]")).toBeHidden();
+  await expect(steps.locator("[data-step=b-wash-2]")).toHaveAttribute("data-changed", "true");
+
+  await page.getByRole("button", { name: "Same dough, another filling" }).click();
+  await expect(page.getByLabel("Name of the item")).toHaveValue("Bow-seat buns, another filling");
+  await expect(page.getByText("No filling yet")).toBeVisible();
+  await page.getByRole("button", { name: "Put away" }).click();
+  await expect(page.getByText(/not offered for new gatherings/)).toBeVisible();
+  await page.goto("/items");
+  const away = page.getByRole("region", { name: "Put away" });
+  await expect(away).toContainText("Bow-seat buns, another filling");
+  await away.getByRole("button", { name: "Bring back" }).click();
+  await expect(away).toBeHidden();
+});
+
+test("weights are ticked off and stay so; the shopping list takes the pantry off and rounds to packs", async ({ page }) => {
+  await page.goto("/g/first-try/quantities");
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 30_000 });
+  const dough = page.getByRole("article", { name: "Slipway pies, Dough" });
+  const first = dough.getByRole("checkbox").first();
+  await first.click();
+  await expect(first).toHaveAttribute("aria-checked", "true");
+  await expect(dough).toContainText("by feel");
+  await page.reload();
+  await expect(dough.getByRole("checkbox").first()).toHaveAttribute("aria-checked", "true");
+
+  await page.getByRole("button", { name: "Shopping list" }).click();
+  const butter = page.getByTestId("buy-butter");
+  await page.getByLabel("Pack of butter, g").fill("250");
+  await page.getByLabel("Price of a pack of butter").fill("289");
+  await expect(butter).toContainText("2 packs");
+  await expect(butter).toContainText("5.78");
+  await page.getByLabel("butter at hand, g").fill("100");
+  await expect(butter).toContainText("1 pack");
+  await page.getByLabel("butter at hand, g").fill("-1");
+  await expect(page.getByText(/What is at hand is -1; expected/)).toBeVisible();
+  await page.reload();
+  await page.getByRole("button", { name: "Shopping list" }).click();
+  await expect(page.getByLabel("butter at hand, g")).toHaveValue("100");
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "As a table (CSV)" }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe("shopping-first-try.csv");
+});
