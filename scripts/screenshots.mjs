@@ -35,6 +35,33 @@ const SHOTS = [
       await page.getByRole("alert").filter({ hasText: "This does not fit" }).waitFor();
     },
   ],
+  [
+    "shopping",
+    "/g/launch-night/quantities",
+    1280,
+    async (page) => {
+      await planned(page);
+      await page.getByRole("button", { name: "Shopping list" }).click();
+    },
+  ],
+  ["items", "/items", 1280],
+  ["item-desk", "/items/slipway-pie", 1280],
+  [
+    "recipe-from-paper",
+    "/items/new",
+    1280,
+    async (page) => {
+      await page.getByRole("textbox", { name: "Name", exact: true }).fill("Corner hand pies");
+      await page.getByLabel("Pieces it makes").fill("12");
+      await page
+        .getByRole("textbox", { name: "Dough", exact: true })
+        .fill("2½ cups all-purpose flour\n1 cup cold butter\n1/2 tsp salt\n6-8 tbsp ice water");
+      await page
+        .getByRole("textbox", { name: "Filling", exact: true })
+        .fill("3 medium onions, sliced\n1½ cups grated cheddar\n2 cups quince\npepper to taste");
+      await page.getByRole("textbox", { name: "Oven", exact: true }).fill("375 F");
+    },
+  ],
   ["gatherings", "/", 1280],
 ];
 

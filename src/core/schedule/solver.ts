@@ -29,7 +29,7 @@ const REPAIRS = 120;
 /** The same for the first one of a small problem, which the search that learns does in no time. */
 const FIRST_REPAIRS = 30;
 /** Dead ends that the search that learns may have in its first turn at a first schedule. */
-const FIRST_CONFLICTS = 300;
+const FIRST_CONFLICTS = 150;
 
 /**
  * One problem and all that was found and learned about it so far; a search that ran into a limit goes on from there.
@@ -45,6 +45,8 @@ export class Solver {
   private readonly floor: number;
   private made: LearningSearch | undefined;
   private rounds = 0;
+  /** The fullest partial schedule of the last dive and its repairs. */
+  private fullest: Schedule | undefined;
   private placed = 0;
 
   constructor(
@@ -119,6 +121,8 @@ export class Solver {
         conflicts: FIRST_CONFLICTS * luby(round + 1),
         spent,
         late: (task) => this.late[task] === 1,
+        // What the dives could place is a good guess of where things go.
+        like: this.fullest,
       });
       state.steps++;
       if (outcome?.kind === "none") return "none";
@@ -148,7 +152,7 @@ export class Solver {
     let current = search.partial!;
     let left = search.left;
     this.placed = Math.max(this.placed, model.n - left);
-    const repairs = dive === 0 && model.n <= WHOLE_MOST ? FIRST_REPAIRS : REPAIRS;
+    const repairs = dive === 0 ? FIRST_REPAIRS : REPAIRS;
     for (let idle = 0; idle < repairs && state.steps < budget.dives; idle++) {
       if (spent()) return undefined;
       state.steps++;
@@ -172,6 +176,7 @@ export class Solver {
       current = search.partial;
       this.placed = Math.max(this.placed, model.n - left);
     }
+    this.fullest = current;
     for (let i = 0; i < model.n; i++) search.trouble[i] = 1 + (search.trouble[i] - 1) * 0.6;
     return undefined;
   }

@@ -19,6 +19,7 @@ import { SAVING_TEXT, useAutosave } from "../kit/use-autosave";
 import { SYSTEMS, useSystem } from "../kit/use-system";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { BalanceCard } from "./BalanceCard";
+import { ChecksCard } from "./ChecksCard";
 import { FormulaTable } from "./FormulaTable";
 import { PasteLines } from "./PasteLines";
 import { PieceDrawing } from "./PieceDrawing";
@@ -163,6 +164,7 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
           </Box>
           <Box sx={{ display: "grid", gap: 2.5, position: { lg: "sticky" }, top: 12 }}>
             <BalanceCard item={item} totals={totals} onChange={change} />
+            <ChecksCard item={item} />
             <Paper component="section" aria-label="The piece" sx={{ p: 2 }}>
               <Typography variant="h2">The piece</Typography>
               <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>

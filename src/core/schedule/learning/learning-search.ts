@@ -13,7 +13,7 @@ export interface LearningOptions {
   readonly spent: () => boolean;
   /** Tasks that stay as they are in `like`; without it none does. */
   readonly keep?: (task: number) => boolean;
-  /** A schedule to stay close to where nothing speaks against it. */
+  /** A schedule to stay close to where nothing speaks against it; tasks that it does not place (−1) go by `late`. */
   readonly like?: Schedule;
   /** Whether a task is tried as late as can be, or as early. Read where no schedule is at hand to follow. */
   readonly late: (task: number) => boolean;
@@ -160,6 +160,7 @@ export class LearningSearch {
     };
     this.hasPhase.fill(0);
     for (let i = 0; i < this.model.n; i++) {
+      if (like.starts[i] < 0) continue;
       set(start[i].x, like.starts[i] - start[i].plus);
       set(end[i].x, like.ends[i] - end[i].plus);
       taken[i].forEach((choice, u) => choice.forEach((x, c) => set(x, like.choices[i][u] === c ? 1 : 0)));

@@ -1,0 +1,57 @@
+import Box from "@mui/material/Box";
+import Paper from "@mui/material/Paper";
+import Typography from "@mui/material/Typography";
+import { againstDiet, biteText, doughProtein, itemChecks } from "@/core/formulas/checks";
+import { deskTotals } from "@/core/formulas/desk";
+import { fatRatioText } from "@/core/formulas/exchange";
+import type { Item } from "@/core/plan/item";
+import { Banner } from "../kit/Banner";
+import { COLOUR } from "../theme/tokens";
+
+/** What a practised eye would say of this formula: doubts, gaps, bite, richness, and what keeps it from a diet. */
+export function ChecksCard({ item }: { item: Item }) {
+  const checks = itemChecks(item);
+  const totals = deskTotals(item);
+  const protein = doughProtein(item);
+  const notVegan = againstDiet(item, "vegan");
+  const notVegetarian = againstDiet(item, "vegetarian");
+  const facts = [
+    protein !== undefined && ["flour", `${protein.toFixed(1)} % protein: ${biteText(protein)}`],
+    totals.fatPct > 0 && ["richness", fatRatioText((totals.fatPct * totals.flourG) / 100, totals.flourG)],
+    [
+      "diet",
+      notVegetarian.length > 0
+        ? `not vegetarian: ${notVegetarian.join(", ")}`
+        : notVegan.length > 0
+          ? `vegetarian; not vegan: ${notVegan.join(", ")}`
+          : "vegan, by the names",
+    ],
+  ].filter((fact): fact is [string, string] => Array.isArray(fact));
+  return (
+    <Paper component="section" aria-label="A second look" sx={{ p: 2, display: "grid", gap: 1 }}>
+      <Typography variant="h2">A second look</Typography>
+      {checks.map((check) => (
+        <Banner key={check.text} kind={check.kind === "doubt" ? "caution" : "note"}>
+          {check.text}
+        </Banner>
+      ))}
+      {checks.length === 0 && (
+        <Typography sx={{ color: COLOUR.fits, fontWeight: 600 }}>Nothing looks like a slip of the pen.</Typography>
+      )}
+      <Box
+        component="dl"
+        sx={{
+          display: "grid",
+          gridTemplateColumns: "72px 1fr",
+          m: 0,
+          rowGap: 0.5,
+          fontSize: "0.85rem",
+          "& dd": { m: 0 },
+          "& dt": { color: COLOUR.soft },
+        }}
+      >
+        {facts.map(([name, text]) => [<dt key={`${name}-t`}>{name}</dt>, <dd key={`${name}-d`}>{text}</dd>])}
+      </Box>
+    </Paper>
+  );
+}
