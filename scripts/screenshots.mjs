@@ -27,15 +27,6 @@ const SHOTS = [
   ],
   ["timeline-evenings", "/g/quiet-evenings/timeline", 1280, planned],
   [
-    "no-plan",
-    "/g/launch-night",
-    1280,
-    async (page) => {
-      await page.getByLabel("Guests in all").fill("60");
-      await page.getByRole("alert").filter({ hasText: "This does not fit" }).waitFor();
-    },
-  ],
-  [
     "shopping",
     "/g/launch-night/quantities",
     1280,
@@ -60,6 +51,15 @@ const SHOTS = [
         .getByRole("textbox", { name: "Filling", exact: true })
         .fill("3 medium onions, sliced\n1½ cups grated cheddar\n2 cups quince\npepper to taste");
       await page.getByRole("textbox", { name: "Oven", exact: true }).fill("375 F");
+    },
+  ],
+  [
+    "no-plan",
+    "/g/launch-night",
+    1280,
+    async (page) => {
+      await page.getByLabel("Guests in all").fill("60");
+      await page.getByRole("alert").filter({ hasText: "This does not fit" }).waitFor();
     },
   ],
   ["gatherings", "/", 1280],

@@ -77,6 +77,8 @@ export interface PlanOptions {
 
 /** Time that a way of dividing the work gets for a first schedule before another has its turn, ms. */
 const TURN_MS = 1200;
+/** Share of a short time limit that the plain way has to itself first. */
+const FIRST_SHARE = 0.8;
 /** The same in steps, where no clock limits the search. */
 const TURN_STEPS = 150;
 
@@ -110,7 +112,15 @@ export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
     const clock =
       seconds === undefined
         ? { dives: TURN_STEPS }
-        : { seconds: left(), firstBy: options.now() + Math.min(1000 * left(), TURN_MS) };
+        : {
+            seconds: left(),
+            firstBy:
+              options.now() +
+              Math.min(
+                1000 * left(),
+                turn === 0 ? Math.max(TURN_MS, Math.min(3 * TURN_MS, 1000 * FIRST_SHARE * left())) : TURN_MS,
+              ),
+          };
     const found = way.solver.findFirst(new Budget({ now: options.now, progress, ...clock }));
     // Windows that admit nothing stay empty however the work is divided on carriers.
     if (found === "none" && way.solver.refusal().proof === "windows") break;
