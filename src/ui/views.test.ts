@@ -150,7 +150,11 @@ describe("what is weighed", () => {
     expect(water[1].grams / (water[0].grams + water[1].grams)).toBeCloseTo(0.15, 6);
   });
   test("a dough says its pieces and what lies on each tray", () => {
-    expect(sheets.find((s) => s.title === "Dough")!.portions).toEqual(["16 pieces of 50 g", "2 × 8 on a tray"]);
+    expect(sheets.find((s) => s.title === "Dough")!.portions).toEqual([
+      "16 pieces of 50 g",
+      "rolled to 3.2 mm, rounds of 130 mm; trimmings stacked and rolled again",
+      "2 × 8 on a tray",
+    ]);
   });
   test("without a plan there are weights and no times", () => {
     expect(daySheets(quantitiesOf(request), undefined)[0].start).toBeUndefined();

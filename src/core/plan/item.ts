@@ -186,6 +186,8 @@ export const ItemSchema = z.object({
     fillingG: gramsOrNone,
     shape: z.string().default(""),
     thicknessMm: z.number().min(0).optional(),
+    /** Rounds are cut from a sheet with this diameter. */
+    cutDiameterMm: z.number().gt(0).max(600).optional(),
     footprintMm: z.tuple([z.number().gt(0), z.number().gt(0)]).optional(),
   }),
   capacity: z.object({

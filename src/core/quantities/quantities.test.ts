@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { householdText, weighLine } from "./household";
 import { matchIngredient } from "./ingredient-names";
+import { dialOf } from "./heat-words";
+import { doughPortions, wholeUnits } from "./portion-text";
 import { readOvenTemperature } from "./oven-text";
 import { parseLine, type ParsedLine } from "./parse-line";
 import { apportion, piecesByDiet, piecesForGuests, piecesFromStock } from "./count";
@@ -292,6 +294,25 @@ describe("portions", () => {
         fillFrac: 0.85,
       }).ok,
     ).toBe(false);
+  });
+});
+
+describe("said as a cook does", () => {
+  test("N19: on a dial of 9 whose medium is 5, medium-high is 6 to 7", () => {
+    expect(dialOf("medium-high", 9, 5)).toEqual({ from: 6, to: 7 });
+    expect(dialOf("medium", 9, 5)).toEqual({ from: 5, to: 5 });
+    expect(dialOf("gently", 9, 5)).toBeUndefined();
+  });
+  test("N7: 75 g of egg are two, with a use for the rest; yeast by the sachet or fresh", () => {
+    expect(wholeUnits("whole egg", 75)).toBe("2 eggs (M), beaten, 27 g over: keep it for a wash");
+    expect(wholeUnits("instant dry yeast", 7)).toBe("1 sachet of 7 g, or 21 g fresh");
+    expect(wholeUnits("butter", 75)).toBeUndefined();
+  });
+  test("24 pieces are a log and its cuts, or halves, halves, halves and thirds", () => {
+    const lines = doughPortions(24, 58, { divided: true });
+    expect(lines[0]).toBe("24 pieces of 58 g");
+    expect(lines[2]).toBe("without a scale: halves, then halves, then halves, then thirds");
+    expect(doughPortions(10, 24, { divided: false, sheetMm: 2.5 })[1]).toBe("a disc 2.5 mm thick is 105 mm across");
   });
 });
 

@@ -223,15 +223,31 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onCh
           pieces
         </Typography>
       </Box>
-      <NumberField
-        label={`Pieces of ${item.name} asked for`}
-        value={asked}
-        onChange={onAsk}
-        error={error}
-        placeholder={fromGuests ? "from guests" : "pieces"}
-        width={112}
-        quiet
-      />
+      <Box>
+        <NumberField
+          label={`Pieces of ${item.name} asked for`}
+          value={asked}
+          onChange={onAsk}
+          error={error}
+          placeholder={fromGuests ? "from guests" : "pieces"}
+          width={112}
+          quiet
+        />
+        {row && row.perCarrier > 1 && (
+          <Box sx={{ display: "flex", justifyContent: "space-between", fontSize: "0.72rem" }}>
+            <Fill
+              label="one fewer"
+              onClick={() => onAsk(Math.max(row.perCarrier, (Math.ceil(row.pieces / row.perCarrier) - 1) * row.perCarrier))}
+              item={item.name}
+            />
+            <Fill
+              label="one more"
+              onClick={() => onAsk((Math.floor(row.pieces / row.perCarrier) + 1) * row.perCarrier)}
+              item={item.name}
+            />
+          </Box>
+        )}
+      </Box>
       <Box sx={{ fontSize: "0.82rem", color: COLOUR.soft, gridColumn: { xs: "2 / -1", md: "auto" } }}>
         {row && (
           <>
@@ -255,6 +271,31 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onCh
       <IconButton aria-label={`Remove ${item.name}`} onClick={onRemove} size="small">
         <DeleteOutline fontSize="small" />
       </IconButton>
+    </Box>
+  );
+}
+
+/** Asks for a whole tray, tier or load more or fewer. */
+function Fill({ label, item, onClick }: { label: string; item: string; onClick: () => void }) {
+  return (
+    <Box
+      component="button"
+      type="button"
+      onClick={onClick}
+      aria-label={`${item}: ${label} full tray or load`}
+      title="in full trays or loads"
+      sx={{
+        border: 0,
+        background: "none",
+        font: "inherit",
+        color: COLOUR.tide,
+        cursor: "pointer",
+        p: 0,
+        minHeight: 24,
+        textDecoration: "underline dotted",
+      }}
+    >
+      {label}
     </Box>
   );
 }

@@ -14,6 +14,8 @@ export interface DemandRow {
   readonly loads: string;
   /** How many guests like these the pieces would feed; undefined where nobody is counted for it. */
   readonly feeds: number | undefined;
+  /** Pieces on one full carrier or in one full load; 1 where nothing is filled. */
+  readonly perCarrier: number;
 }
 
 const CHAMBER_WORD: Readonly<Record<string, string>> = { oven: "oven", steamer: "steamer", fryer: "fryer", "lidded-pan": "pan" };
@@ -33,6 +35,7 @@ export function demandRow(q: Quantities, target: string, recipe: string): Demand
     fillingG: (weighed("filling") * pieces) / all,
     loads: loadsText(q, target, recipe),
     feeds: feedsOf(q, target, recipe, pieces),
+    perCarrier: q.headcount.counts.find((c) => c.wave === target && c.recipe === recipe)?.perCarrier ?? 1,
   };
 }
 

@@ -31,7 +31,7 @@ export function BalanceCard({ item, totals, onChange }: Props) {
       <Typography variant="h2" gutterBottom>
         Dough and filling
       </Typography>
-      <Box sx={{ display: "flex", gap: 1.5, mt: 1, mb: 1 }}>
+      <Box sx={{ display: "flex", gap: 1.5, mt: 1.75, mb: 1 }}>
         <NumberField label="Dough a piece, g" value={item.piece.doughG} onChange={(v) => pieces("doughG", v)} width={130} />
         <NumberField label="Filling a piece, g" value={item.piece.fillingG} onChange={(v) => pieces("fillingG", v)} width={130} />
       </Box>

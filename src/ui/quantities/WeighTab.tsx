@@ -143,6 +143,7 @@ function Line({ line, big, ticked, onTick }: { line: WeighLine; big: boolean; ti
             {line.when}
           </Box>
         )}
+        {line.units && <Box sx={{ color: COLOUR.soft, fontSize: "0.82em" }}>{line.units}</Box>}
       </Box>
     </Box>
   );

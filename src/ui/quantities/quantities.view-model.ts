@@ -2,8 +2,7 @@ import type { Batch, Ingredient } from "@/core/plan/batches";
 import type { Quantities } from "@/core/plan/make-plan";
 import type { Item } from "@/core/plan/item";
 import type { Plan } from "@/core/plan/plan";
-import { cutLog } from "@/core/quantities/geometry";
-import { displayVolume } from "@/core/quantities/display";
+import { doughPortions, fillingPortion, wholeUnits } from "@/core/quantities/portion-text";
 import { overlaps } from "@/core/plan/demands";
 
 /** One line at the scale. */
@@ -13,6 +12,8 @@ export interface WeighLine {
   readonly grams: number;
   /** For what is held back in part: with the rest, or by feel at the end. */
   readonly when?: "now" | "by feel";
+  /** The same in eggs or sachets, where that is how it is bought. */
+  readonly units?: string;
 }
 
 export interface BatchSheet {
@@ -75,7 +76,8 @@ export function daySheets(q: Quantities, plan: Plan | undefined): BatchSheet[] {
 
 /** What is held back is a measure of its own: most goes in now, the rest by feel. */
 function nowAndByFeel(line: Ingredient): WeighLine[] {
-  if (!line.holdBackPct) return [{ key: `${line.in} ${line.id}`, name: line.name, grams: line.grams }];
+  if (!line.holdBackPct)
+    return [{ key: `${line.in} ${line.id}`, name: line.name, grams: line.grams, units: wholeUnits(line.name, line.grams) }];
   const held = (line.grams * line.holdBackPct) / 100;
   return [
     { key: `${line.in} ${line.id}`, name: line.name, grams: line.grams - held, when: "now" },
@@ -83,33 +85,25 @@ function nowAndByFeel(line: Ingredient): WeighLine[] {
   ];
 }
 
-/** Logs are rolled about this thick to be cut, mm. */
-const LOG_MM = 45;
-/** A filling weighs about this, g/ml. */
-const FILLING_DENSITY = 1.05;
-
 /** How a batch is portioned: pieces by weight, a log and where to cut it, spoons of filling, pieces on each carrier. */
 function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefined): string[] {
   const { doughG, fillingG } = item.piece;
   if (batch.part === "dough") {
-    const divides = item.steps.some((step) => step.kind === "divide");
-    const log = cutLog({ doughG: batch.pieces * doughG, logDiameterMm: LOG_MM, pieceG: doughG, density: 1.1 });
     const lots = (plan?.lots ?? []).filter((lot) => lot.item === item.id && overlaps(lot.range, batch.range));
     const counts = new Map<string, number>();
-    for (const lot of lots)
-      counts.set(
-        `${lot.pieces} on a ${lot.carrier === "steamer-tier" ? "steamer load" : lot.carrier}`,
-        (counts.get(`${lot.pieces} on a ${lot.carrier === "steamer-tier" ? "steamer load" : lot.carrier}`) ?? 0) + 1,
-      );
+    for (const lot of lots) {
+      const text = `${lot.pieces} on a ${lot.carrier === "steamer-tier" ? "steamer load" : lot.carrier}`;
+      counts.set(text, (counts.get(text) ?? 0) + 1);
+    }
     return [
-      `${batch.pieces} pieces of ${doughG} g`,
-      ...(divides
-        ? [`a log ${LOG_MM} mm thick: ${Math.round(log.lengthMm)} mm long, a cut each ${Math.round(log.cutMm)} mm`]
-        : []),
+      ...doughPortions(batch.pieces, doughG, {
+        divided: item.steps.some((step) => step.kind === "divide"),
+        sheetMm: item.piece.thicknessMm,
+        cutMm: item.piece.cutDiameterMm,
+      }),
       ...[...counts].map(([text, n]) => (n > 1 ? `${n} × ${text}` : text)),
     ];
   }
-  if (batch.part === "filling" && fillingG > 0)
-    return [`${fillingG} g a piece, about ${displayVolume({ ml: fillingG / FILLING_DENSITY, system: "metric" }).text} level`];
+  if (batch.part === "filling" && fillingG > 0) return [fillingPortion(fillingG)];
   return [];
 }
