@@ -57,7 +57,7 @@ test.each<[string, (input: Input) => void, string]>([
   [
     "the same item twice",
     (r) => r.gathering.waves![0].items.push({ recipe: "bow-seat-bun" }),
-    'gathering.waves[0].items[4].recipe is "bow-seat-bun", which contradicts another field; expected each item once in a wave',
+    'gathering.waves[0].items[4].recipe is "bow-seat-bun", which does not fit with the rest; expected each item once in a wave',
   ],
   ["an item without steps", (r) => (r.items[0].steps = []), "items[0].steps is []; expected at least one step"],
   [
@@ -73,7 +73,7 @@ test.each<[string, (input: Input) => void, string]>([
   [
     "hours that end before they begin",
     (r) => (r.kitchen!.cooks[0].hours[0].to = "09:00"),
-    'kitchen.cooks[0].hours[0].to is "09:00", which contradicts another field; expected a time after 10:00',
+    'kitchen.cooks[0].hours[0].to is "09:00", which does not fit with the rest; expected a time after 10:00',
   ],
   [
     "no shelf in the oven",
@@ -83,7 +83,7 @@ test.each<[string, (input: Input) => void, string]>([
   [
     "a tray larger than the oven",
     (r) => Object.assign(r.kitchen!.equipment.oven, { shelfMm: [380, 300] }),
-    "kitchen.equipment.tray.mm is [400,300], which contradicts another field; expected a tray that fits the oven's shelf of 380 × 300 mm",
+    "kitchen.equipment.tray.mm is [400,300], which does not fit with the rest; expected a tray that fits the oven's shelf of 380 × 300 mm",
   ],
   [
     "an unknown step done ahead",
@@ -94,6 +94,6 @@ test.each<[string, (input: Input) => void, string]>([
 
 test("a split must add up", () => {
   expect(sentence((r) => (r.gathering.freezer![0].split![0].pieces = 30), "quiet-evenings")).toBe(
-    "gathering.freezer[0].split is 42, which contradicts another field; expected parts that add up to 36 pieces",
+    "gathering.freezer[0].split is 42, which does not fit with the rest; expected parts that add up to 36 pieces",
   );
 });

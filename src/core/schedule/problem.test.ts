@@ -81,7 +81,7 @@ test.each<[string, unknown, string]>([
   [
     "the same id twice",
     { ...base, tasks: [base.tasks[0], base.tasks[0]] },
-    'tasks[1].id is "a", which contradicts another field; expected an id that no other has',
+    'tasks[1].id is "a", which does not fit with the rest; expected an id that no other has',
   ],
   [
     "windows that overlap",

@@ -17,7 +17,7 @@ const REASON: Record<Issue["code"], (issue: Issue) => string> = {
   out_of_range: (issue) => `is ${shown(issue.got)}`,
   unknown: (issue) => `is ${shown(issue.got)}, which is not known`,
   unreadable: (issue) => `is ${shown(issue.got)} and cannot be read`,
-  inconsistent: (issue) => `is ${shown(issue.got)}, which contradicts another field`,
+  inconsistent: (issue) => `is ${shown(issue.got)}, which does not fit with the rest`,
   infeasible: (issue) => `is ${shown(issue.got)}, which cannot be met`,
 };
 

@@ -1,9 +1,9 @@
 "use client";
 import Box from "@mui/material/Box";
-import Link from "next/link";
 import { usePathname } from "next/navigation";
 import type { ReactNode } from "react";
 import { COLOUR } from "../theme/tokens";
+import { Tab } from "./Tab";
 
 const PLACES = [
   { href: "/", name: "Gatherings" },
@@ -29,28 +29,9 @@ export function TopBar({ children }: { children?: ReactNode }) {
     >
       <Box sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.35rem", fontWeight: 560, pb: 1 }}>Unisynth</Box>
       <Box component="nav" aria-label="Places" sx={{ display: "flex", gap: 0.5 }}>
-        {PLACES.map(({ href, name }) => {
-          const here = href === "/" ? path === "/" : path.startsWith(href);
-          return (
-            <Box
-              key={href}
-              component={Link}
-              href={href}
-              aria-current={here ? "page" : undefined}
-              sx={{
-                px: 2.5,
-                py: 1.25,
-                color: here ? COLOUR.ink : "#e4f1ef",
-                background: here ? COLOUR.page : "transparent",
-                borderRadius: "4px 4px 0 0",
-                textDecoration: "none",
-                fontWeight: 600,
-              }}
-            >
-              {name}
-            </Box>
-          );
-        })}
+        {PLACES.map(({ href, name }) => (
+          <Tab key={href} href={href} name={name} here={href === "/" ? path === "/" : path.startsWith(href)} />
+        ))}
       </Box>
       <Box sx={{ ml: "auto", pb: 1, display: "flex", alignItems: "center", gap: 2, fontSize: "0.8rem", color: "#cfe3e0" }}>
         {children}

@@ -8,6 +8,7 @@ import { usePathname } from "next/navigation";
 import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { Banner } from "../kit/Banner";
+import { Tab } from "../kit/Tab";
 import { SAVING_TEXT } from "../kit/use-autosave";
 import { COLOUR } from "../theme/tokens";
 import { guestTotal } from "./plan-state";
@@ -47,30 +48,9 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
           </Box>
         </Box>
         <Box component="nav" aria-label="Views" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>
-          {VIEWS.map((view) => {
-            const here = path === base + view.path;
-            return (
-              <Box
-                key={view.name}
-                component={Link}
-                href={base + view.path}
-                aria-current={here ? "page" : undefined}
-                sx={{
-                  px: 2.5,
-                  py: 1.25,
-                  color: here ? COLOUR.ink : "#e4f1ef",
-                  background: here ? COLOUR.page : "transparent",
-                  borderRadius: "4px 4px 0 0",
-                  textDecoration: "none",
-                  fontWeight: 600,
-                  "&:hover": { background: here ? COLOUR.page : "rgba(255,255,255,0.12)" },
-                  "&:focus-visible": { outline: "2px solid #fff", outlineOffset: -3 },
-                }}
-              >
-                {view.name}
-              </Box>
-            );
-          })}
+          {VIEWS.map((view) => (
+            <Tab key={view.name} href={base + view.path} name={view.name} here={path === base + view.path} />
+          ))}
           <WorkState work={work} stale={stale} onStop={stop} />
         </Box>
       </Box>

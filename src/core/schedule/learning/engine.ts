@@ -94,7 +94,7 @@ export class Engine {
     return this.lb[2 * x];
   }
   hi(x: number): number {
-    return -this.lb[2 * x + 1];
+    return 0 - this.lb[2 * x + 1];
   }
   isFixed(x: number): boolean {
     return this.lb[2 * x] + this.lb[2 * x + 1] === 0;
