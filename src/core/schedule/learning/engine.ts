@@ -1,3 +1,6 @@
+import { Arcs } from "./arcs";
+import { ClauseStore, grown } from "./clauses";
+
 /**
  * Whole-number variables whose bounds are narrowed by propagation, with every change explained, so that a dead end
  * teaches a clause ("not all of these bounds together") that holds for the rest of the search.
@@ -33,22 +36,8 @@ export class Engine {
   private pool = new Int32Array(4096);
   private poolLength = 0;
 
-  // Arcs: to ≥ from + weight, where the switch (a node that must be ≥ 1; −1: always on) is on.
-  private readonly arcFrom: number[] = [];
-  private readonly arcTo: number[] = [];
-  private readonly arcWeight: number[] = [];
-  private readonly arcSwitch: number[] = [];
-  private readonly arcsOut: number[][] = [];
-  private readonly arcsBySwitch: number[][] = [];
-  /** The arcs out of each node in one row, [arc, to, weight, switch, …]; made when the first propagation begins. */
-  private outStart = new Int32Array(0);
-  private out = new Int32Array(0);
-
-  // Clauses: one of the literals holds. Arena of [size, node, value, node, value, …].
-  private arena = new Int32Array(8192);
-  private arenaLength = 0;
-  private clauses: { at: number; learned: boolean; lbd: number; activity: number }[] = [];
-  private clauseOf = new Map<number, number>();
+  private readonly arcs = new Arcs();
+  private readonly clauses = new ClauseStore();
   /** Per node that a watched literal's opposite is about: [clause position, threshold, …]. */
   private readonly watches: number[][] = [];
 
@@ -57,11 +46,8 @@ export class Engine {
   private queued: Uint8Array = new Uint8Array(0);
   private queue: number[] = [];
 
-  private readonly touched: number[] = [];
-
   /** The literals whose conjunction failed, as node, value pairs. */
   private conflict: number[] = [];
-  private clauseStep = 1;
 
   activity = new Float64Array(32);
   private step = 1;
@@ -81,8 +67,7 @@ export class Engine {
     this.lb[2 * x] = lo;
     this.lb[2 * x + 1] = -hi;
     for (let k = 0; k < 2; k++) {
-      this.arcsOut.push([]);
-      this.arcsBySwitch.push([]);
+      this.arcs.addNode();
       this.watches.push([]);
       this.wakes.push([]);
     }
@@ -102,18 +87,8 @@ export class Engine {
 
   /** to ≥ from + weight for nodes; with a switch only while that node is ≥ 1. The contrapositive goes with it. */
   addArc(from: number, to: number, weight: number, when = -1): void {
-    this.pushArc(from, to, weight, when);
-    if ((from ^ 1) !== to) this.pushArc(to ^ 1, from ^ 1, weight, when);
-  }
-
-  private pushArc(from: number, to: number, weight: number, when: number): void {
-    const arc = this.arcFrom.length;
-    this.arcFrom.push(from);
-    this.arcTo.push(to);
-    this.arcWeight.push(weight);
-    this.arcSwitch.push(when);
-    this.arcsOut[from].push(arc);
-    if (when >= 0) this.arcsBySwitch[when].push(arc);
+    this.arcs.add(from, to, weight, when);
+    if ((from ^ 1) !== to) this.arcs.add(to ^ 1, from ^ 1, weight, when);
   }
 
   /** One of the literals (node, value pairs) must hold. Only at the root. */
@@ -152,22 +127,16 @@ export class Engine {
     for (let id = 0; id < this.propagators.length; id++) this.wake(id);
   }
 
-  private attach(literals: readonly number[], learned: boolean, lbd: number): number {
-    const size = literals.length / 2;
-    const at = this.arenaLength;
-    while (at + 1 + literals.length > this.arena.length) this.arena = grown(this.arena);
-    this.arena[at] = size;
-    for (let i = 0; i < literals.length; i++) this.arena[at + 1 + i] = literals[i];
-    this.arenaLength = at + 1 + literals.length;
-    this.clauseOf.set(at, this.clauses.push({ at, learned, lbd, activity: this.clauseStep }) - 1);
+  private attach(literals: readonly number[], learned: boolean, lbd: number, activity?: number): number {
+    const at = this.clauses.add(literals, learned, lbd, activity);
     this.watch(at, 0);
     this.watch(at, 1);
     return at;
   }
 
   private watch(at: number, which: number): void {
-    const node = this.arena[at + 1 + 2 * which];
-    const value = this.arena[at + 2 + 2 * which];
+    const node = this.clauses.arena[at + 1 + 2 * which];
+    const value = this.clauses.arena[at + 2 + 2 * which];
     this.watches[node ^ 1].push(at, 1 - value);
   }
 
@@ -265,9 +234,9 @@ export class Engine {
 
   /** Draws every consequence. False: a contradiction, with the conflict set. */
   propagate(): boolean {
-    if (this.outStart.length === 0) {
-      this.layOutArcs();
-      for (const node of this.touched.splice(0)) if (!this.followArcs(node)) return false;
+    if (this.arcs.start.length === 0) {
+      this.arcs.layOut();
+      for (let node = 0; node < 2 * this.vars; node++) if (!this.followArcs(node)) return false;
     }
     for (;;) {
       while (this.head < this.length) {
@@ -281,28 +250,12 @@ export class Engine {
     }
   }
 
-  private layOutArcs(): void {
-    this.outStart = new Int32Array(2 * this.vars + 1);
-    this.out = new Int32Array(4 * this.arcFrom.length);
-    let at = 0;
-    for (let node = 0; node < 2 * this.vars; node++) {
-      this.outStart[node] = at;
-      for (const arc of this.arcsOut[node]) {
-        this.out[at++] = arc;
-        this.out[at++] = this.arcTo[arc];
-        this.out[at++] = this.arcWeight[arc];
-        this.out[at++] = this.arcSwitch[arc];
-      }
-    }
-    this.outStart[2 * this.vars] = at;
-    for (let node = 0; node < 2 * this.vars; node++) this.touched.push(node);
-  }
-
   private followArcs(node: number): boolean {
-    const { lb, out } = this;
-    const end = this.outStart[node + 1];
+    const { lb, arcs } = this;
+    const out = arcs.row;
+    const end = arcs.start[node + 1];
     const value = lb[node];
-    for (let k = this.outStart[node]; k < end; k += 4) {
+    for (let k = arcs.start[node]; k < end; k += 4) {
       const to = out[k + 1];
       const least = value + out[k + 2];
       if (least <= lb[to]) continue;
@@ -312,29 +265,30 @@ export class Engine {
       } else if (least + lb[to ^ 1] > 0 && !this.switchOff(out[k])) return false;
     }
     if (value >= 1) {
-      const on = this.arcsBySwitch[node];
+      const on = arcs.bySwitch[node];
       for (let k = 0; k < on.length; k++) {
         const arc = on[k];
-        const least = lb[this.arcFrom[arc]] + this.arcWeight[arc];
-        if (least > lb[this.arcTo[arc]] && !this.enqueue(this.arcTo[arc], least, (arc << 2) | 2)) return false;
+        const least = lb[this.arcs.from[arc]] + this.arcs.weight[arc];
+        if (least > lb[this.arcs.to[arc]] && !this.enqueue(this.arcs.to[arc], least, (arc << 2) | 2)) return false;
       }
     }
     return true;
   }
 
   private switchOff(arc: number): boolean {
-    const when = this.arcSwitch[arc];
+    const when = this.arcs.when[arc];
     if (this.lb[when ^ 1] >= 0) return true;
-    const value = this.lb[this.arcFrom[arc]];
+    const value = this.lb[this.arcs.from[arc]];
     // from ≥ value and to < value + weight cannot both stand while the arc is on.
     this.scratch.length = 0;
-    this.scratch.push(this.arcFrom[arc], value, this.arcTo[arc] ^ 1, 1 - (value + this.arcWeight[arc]));
+    this.scratch.push(this.arcs.from[arc], value, this.arcs.to[arc] ^ 1, 1 - (value + this.arcs.weight[arc]));
     return this.enqueue(when ^ 1, 0, this.because(this.scratch));
   }
 
   private followClauses(node: number): boolean {
     const list = this.watches[node];
-    const { lb, arena } = this;
+    const { lb } = this;
+    const { arena } = this.clauses;
     const value = lb[node];
     let kept = 0;
     let k = 0;
@@ -398,20 +352,20 @@ export class Engine {
     const at = reason >> 2;
     switch (reason & 3) {
       case 1: {
-        const size = this.arena[at];
-        const clause = this.clauses[this.clauseOf.get(at)!];
-        if (clause.learned) clause.activity += this.clauseStep;
+        const { arena } = this.clauses;
+        const size = arena[at];
+        this.clauses.credit(at);
         for (let j = 0; j < size; j++) {
-          const n = this.arena[at + 1 + 2 * j];
-          const v = this.arena[at + 2 + 2 * j];
+          const n = arena[at + 1 + 2 * j];
+          const v = arena[at + 2 + 2 * j];
           if (n === node && v >= value) continue;
           into.push(n ^ 1, 1 - v);
         }
         return;
       }
       case 2: {
-        into.push(this.arcFrom[at], value - this.arcWeight[at]);
-        if (this.arcSwitch[at] >= 0) into.push(this.arcSwitch[at], 1);
+        into.push(this.arcs.from[at], value - this.arcs.weight[at]);
+        if (this.arcs.when[at] >= 0) into.push(this.arcs.when[at], 1);
         return;
       }
       case 3:
@@ -521,7 +475,7 @@ export class Engine {
     for (const i of lower) this.marked[i] = 0;
     this.backTo(back);
     this.step *= 1.05;
-    this.clauseStep *= 1.001;
+    this.clauses.age();
     if (this.step > 1e90) this.rescale();
     if (clause.length === 2) return this.enqueue(clause[0], clause[1], 0) || !(this.broken = true);
     const where = this.attach(clause, true, levels.size);
@@ -547,27 +501,18 @@ export class Engine {
 
   private rescale(): void {
     for (let x = 0; x < this.vars; x++) this.activity[x] /= this.step;
-    for (const clause of this.clauses) clause.activity /= this.clauseStep;
-    this.step = this.clauseStep = 1;
+    this.step = 1;
   }
 
   learnedCount(): number {
-    return this.clauses.length;
+    return this.clauses.count;
   }
 
   /** Forgets the less useful half of what was learned. Only at the root. */
   forget(): void {
-    const learned = this.clauses.filter((c) => c.learned && c.lbd > 2).sort((a, b) => a.lbd - b.lbd || b.activity - a.activity);
-    const dropped = new Set(learned.slice(learned.length >> 1).map((c) => c.at));
-    const old = this.clauses.filter((c) => !dropped.has(c.at));
-    const arena = this.arena;
-    this.arena = new Int32Array(arena.length);
-    this.arenaLength = 0;
-    this.clauses = [];
-    this.clauseOf = new Map();
+    const useful = this.clauses.takeUseful();
     for (const list of this.watches) list.length = 0;
-    for (const clause of old) {
-      const literals = Array.from(arena.subarray(clause.at + 1, clause.at + 1 + 2 * arena[clause.at]));
+    for (const { literals, learned, lbd, activity } of useful) {
       // What the root has settled meanwhile is dropped or shortened.
       const open: number[] = [];
       let holds = false;
@@ -579,10 +524,7 @@ export class Engine {
       if (open.length === 0) this.broken = true;
       else if (open.length === 2) {
         if (!this.enqueue(open[0], open[1], 0)) this.broken = true;
-      } else {
-        this.attach(open, clause.learned, clause.lbd);
-        this.clauses[this.clauses.length - 1].activity = clause.activity;
-      }
+      } else this.attach(open, learned, lbd, activity);
     }
   }
 
@@ -600,10 +542,4 @@ export interface Propagator {
   touch(slot: number): void;
   /** Narrows bounds by `enqueue` with an explanation; false after a conflict. */
   propagate(engine: Engine): boolean;
-}
-
-function grown(row: Int32Array<ArrayBuffer>): Int32Array<ArrayBuffer> {
-  const more = new Int32Array(row.length * 2);
-  more.set(row);
-  return more;
 }
