@@ -236,12 +236,14 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onCh
         {row && row.perCarrier > 1 && (
           <Box sx={{ display: "flex", justifyContent: "space-between", fontSize: "0.72rem" }}>
             <Fill
-              label="one fewer"
+              label={`− ${row.perCarrier}`}
+              means="a full tray or load fewer"
               onClick={() => onAsk(Math.max(row.perCarrier, (Math.ceil(row.pieces / row.perCarrier) - 1) * row.perCarrier))}
               item={item.name}
             />
             <Fill
-              label="one more"
+              label={`+ ${row.perCarrier}`}
+              means="a full tray or load more"
               onClick={() => onAsk((Math.floor(row.pieces / row.perCarrier) + 1) * row.perCarrier)}
               item={item.name}
             />
@@ -276,14 +278,14 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onCh
 }
 
 /** Asks for a whole tray, tier or load more or fewer. */
-function Fill({ label, item, onClick }: { label: string; item: string; onClick: () => void }) {
+function Fill({ label, means, item, onClick }: { label: string; means: string; item: string; onClick: () => void }) {
   return (
     <Box
       component="button"
       type="button"
       onClick={onClick}
-      aria-label={`${item}: ${label} full tray or load`}
-      title="in full trays or loads"
+      aria-label={`${item}: ${means}`}
+      title={means}
       sx={{
         border: 0,
         background: "none",
