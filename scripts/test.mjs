@@ -12,7 +12,7 @@ const results = join(root, "test-results");
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 const unitFile = join(results, "unit.json");
-const browserFile = join(results, "..", "test-results", "browser.json");
+const browserFile = join(results, "browser.json");
 
 /** Runs one of the project's tools and shows what it says; true when it is content. */
 function run(name, command, args, env = {}) {

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import type { ProblemInput } from "@/core/schedule/problem";
+import { parseProblem, type Problem, type ProblemInput } from "@/core/schedule/problem";
 
 type Task = ProblemInput["tasks"][number];
 
@@ -81,4 +81,11 @@ function taskOf(sketch: Sketch, i: number): Task {
         ],
       };
   }
+}
+
+/** A problem that is known to be right. */
+export function expectProblem(input: unknown): Problem {
+  const parsed = parseProblem(input);
+  if (!parsed.ok) throw new Error(`not a problem: ${JSON.stringify(parsed.issues)}`);
+  return parsed.value;
 }

@@ -2,7 +2,6 @@ import type { Component, Item } from "../plan/item";
 import { matchIngredient } from "../quantities/ingredient-names";
 import { fail, ok, type Result } from "../shared/issue";
 import { sum } from "../shared/rounding";
-import ingredients from "../tables/ingredients.json";
 import { balance } from "./filling";
 import { waterShare } from "./formula";
 
@@ -198,6 +197,3 @@ export function freshId(name: string, taken: readonly string[]): string {
   for (let n = 2; taken.includes(id); n++) id = `${base}-${n}`;
   return id;
 }
-
-/** Ingredients by which a component's name is understood, for a list to choose from. */
-export const KNOWN_INGREDIENTS: readonly string[] = Object.keys(ingredients.gramsPerCup240);

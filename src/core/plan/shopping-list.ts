@@ -59,17 +59,17 @@ export function shoppingList(
 ): ShoppingList {
   const names = new Map<string, string>();
   const first = new Map<string, number>();
-  const needs = batches.flatMap((batch) =>
-    batch.ingredients.map((line) => {
+  const needs = batches.flatMap((batch) => {
+    const at = startOf(batch);
+    return batch.ingredients.map((line) => {
       const key = pantryKey(line.name);
       const name = line.name.split(",")[0];
       const known = names.get(key);
       if (known === undefined || name.length < known.length) names.set(key, name);
-      const at = startOf(batch);
       if (at !== undefined) first.set(key, Math.min(at, first.get(key) ?? Infinity));
       return { ingredient: key, grams: line.grams, item: items.find((item) => item.id === batch.item)?.name ?? batch.item };
-    }),
-  );
+    });
+  });
   const byKey = new Map(pantry.map((entry) => [entry.ingredient, entry]));
   const { lines } = consolidate({
     needs: needs.filter((need) => need.ingredient !== FREE),

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { readFileSync } from "node:fs";
-import { anyProblem } from "@tests/any-problem";
-import { parseProblem, type Problem, type ProblemInput } from "./problem";
+import { anyProblem, expectProblem } from "@tests/any-problem";
+import type { ProblemInput } from "./problem";
 import { solve } from "./solve";
 import type { Answer } from "./solver";
 import { SolutionSchema } from "./solution";
@@ -9,12 +9,6 @@ import { verify } from "./verify";
 
 const example = (name: string, kind: "problem" | "solution") =>
   JSON.parse(readFileSync(`tests/examples/${name}.${kind}.json`, "utf8"));
-
-function expectProblem(input: unknown): Problem {
-  const parsed = parseProblem(input);
-  if (!parsed.ok) throw new Error(JSON.stringify(parsed.issues));
-  return parsed.value;
-}
 
 /** A clock that stands still: only iterations limit the search. */
 const now = () => 0;

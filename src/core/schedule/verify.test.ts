@@ -1,21 +1,15 @@
 import { readFileSync } from "node:fs";
-import { parseProblem, type Problem } from "./problem";
+import { expectProblem } from "@tests/any-problem";
 import { SolutionSchema, type Solution } from "./solution";
 import { verify } from "./verify";
 
 const read = (name: string, kind: string) => JSON.parse(readFileSync(`tests/examples/${name}.${kind}.json`, "utf8"));
-const problemOf = (input: unknown): Problem => {
-  const parsed = parseProblem(input);
-  if (!parsed.ok) throw new Error(JSON.stringify(parsed.issues));
-  return parsed.value;
-};
-
 test.each(["first-loaf", "lone-cook", "mixed-crew", "supper-for-thirty", "two-heats"])("the solution of %s stands", (name) => {
-  expect(verify(problemOf(read(name, "problem")), SolutionSchema.parse(read(name, "solution")))).toEqual([]);
+  expect(verify(expectProblem(read(name, "problem")), SolutionSchema.parse(read(name, "solution")))).toEqual([]);
 });
 
 /** Two loads, a cook with a break, a stretchable rest. */
-const problem = problemOf({
+const problem = expectProblem({
   format: "unisynth-problem/1",
   horizon: 200,
   resources: [

@@ -2,6 +2,7 @@ import type { Quantities } from "@/core/plan/make-plan";
 import type { Item } from "@/core/plan/item";
 import { suits } from "@/core/plan/headcount";
 import type { PlanRequest } from "@/core/plan/request";
+import { apportion } from "@/core/quantities/count";
 import { carrierText } from "@/core/plan/words";
 
 /** What one item of a wave or of the freezer comes to. */
@@ -99,17 +100,8 @@ export const weightText = (grams: number): string =>
 export function spreadTotal(counts: readonly number[], total: number): number[] {
   const sum = counts.reduce((a, b) => a + b, 0);
   if (sum <= 0) return counts.map((_, i) => (i === 0 ? total : 0));
-  const exact = counts.map((count) => (count * total) / sum);
-  const whole = exact.map(Math.floor);
-  let rest = total - whole.reduce((a, b) => a + b, 0);
-  for (const i of exact
-    .map((_, i) => i)
-    .sort((a, b) => exact[b] - whole[b] - (exact[a] - whole[a]) || counts[b] - counts[a] || a - b)) {
-    if (rest <= 0) break;
-    whole[i]++;
-    rest--;
-  }
-  return whole;
+  const shared = apportion({ total, shares: counts.map((weight, i) => ({ id: String(i), weight, min: 0 })) });
+  return counts.map((_, i) => (shared.ok ? shared.value.counts[i] : 0));
 }
 
 /** Place of each item in the cook's list, for its tone. */

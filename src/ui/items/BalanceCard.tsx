@@ -9,6 +9,7 @@ import { useState } from "react";
 import { scaleFilling, type DeskTotals } from "@/core/formulas/desk";
 import type { Item } from "@/core/plan/item";
 import { piecesFromStock } from "@/core/quantities/count";
+import { down } from "@/core/shared/rounding";
 import { Banner } from "../kit/Banner";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
@@ -23,6 +24,10 @@ interface Props {
 /** Which runs out first, dough or filling, and the ways to mend it; and how many pieces what there is would make. */
 export function BalanceCard({ item, totals, onChange }: Props) {
   const { balance } = totals;
+  // How many pieces each would make, not rounded; their ratio is what the filling lacks or has too much.
+  const byDough = totals.usableDoughG / item.piece.doughG;
+  const byFilling = totals.usableFillingG / item.piece.fillingG;
+  const most = Math.max(byDough, byFilling);
   const text = balanceText(item);
   const pieces = (key: "doughG" | "fillingG", value: number | undefined) =>
     value !== undefined && value >= 0 && value <= 2000 && onChange({ ...item, piece: { ...item.piece, [key]: value } });
@@ -40,38 +45,14 @@ export function BalanceCard({ item, totals, onChange }: Props) {
       )}
       {balance && (
         <>
-          <Bar
-            label="dough"
-            pieces={Math.floor(totals.usableDoughG / item.piece.doughG + 1e-9)}
-            most={Math.max(totals.usableDoughG / item.piece.doughG, totals.usableFillingG / item.piece.fillingG)}
-            colour="#c79a4b"
-          />
-          <Bar
-            label="filling"
-            pieces={Math.floor(totals.usableFillingG / item.piece.fillingG + 1e-9)}
-            most={Math.max(totals.usableDoughG / item.piece.doughG, totals.usableFillingG / item.piece.fillingG)}
-            colour="#a8552f"
-          />
+          <Bar label="dough" pieces={down(byDough)} most={most} colour="#c79a4b" />
+          <Bar label="filling" pieces={down(byFilling)} most={most} colour="#a8552f" />
           {text ? (
             <Box sx={{ mt: 1 }}>
               <Banner kind="note">{text}</Banner>
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1 }}>
-                <Button
-                  size="small"
-                  variant="outlined"
-                  onClick={() =>
-                    onChange(
-                      scaleFilling(
-                        item,
-                        (totals.usableDoughG / item.piece.doughG) * (item.piece.fillingG / totals.usableFillingG),
-                      ),
-                    )
-                  }
-                >
-                  {totals.usableFillingG / item.piece.fillingG < totals.usableDoughG / item.piece.doughG
-                    ? "Make more filling"
-                    : "Make less filling"}{" "}
-                  ×{((totals.usableDoughG / item.piece.doughG) * (item.piece.fillingG / totals.usableFillingG)).toFixed(2)}
+                <Button size="small" variant="outlined" onClick={() => onChange(scaleFilling(item, byDough / byFilling))}>
+                  {byFilling < byDough ? "Make more filling" : "Make less filling"} ×{(byDough / byFilling).toFixed(2)}
                 </Button>
                 {balance.stretchOk && balance.fillingToUseAllG !== null && (
                   <Button

@@ -122,11 +122,6 @@ export class Engine {
     this.queue.push(id);
   }
 
-  /** Wakes every propagator, after something outside the variables has changed. */
-  wakeAll(): void {
-    for (let id = 0; id < this.propagators.length; id++) this.wake(id);
-  }
-
   private attach(literals: readonly number[], learned: boolean, lbd: number, activity?: number): number {
     const at = this.clauses.add(literals, learned, lbd, activity);
     this.watch(at, 0);

@@ -1,7 +1,8 @@
 import fc from "fast-check";
+import { expectProblem } from "@tests/any-problem";
 import { seeded } from "../../shared/random";
 import { compile } from "../model";
-import { parseProblem, type Problem, type ProblemInput } from "../problem";
+import type { Problem, ProblemInput } from "../problem";
 import { Search } from "../search";
 import type { Solution } from "../solution";
 import { verify } from "../verify";
@@ -69,12 +70,6 @@ const tinyProblem: fc.Arbitrary<ProblemInput> = fc
     })),
   );
 
-const problemOf = (input: ProblemInput): Problem => {
-  const parsed = parseProblem(input);
-  if (!parsed.ok) throw new Error(JSON.stringify(parsed.issues));
-  return parsed.value;
-};
-
 /** The least cost of all schedules, by trying every start, length and choice against the verifier; Infinity without one. */
 function leastCost(problem: Problem): number {
   const ways = problem.tasks.map((task) => {
@@ -132,7 +127,7 @@ function holds(problem: Problem, tasks: Solution["tasks"]): true | undefined {
 test("the optimum it proves, or the lack of any schedule, is what trying everything gives", () => {
   fc.assert(
     fc.property(tinyProblem, (input) => {
-      const problem = problemOf(input);
+      const problem = expectProblem(input);
       const model = compile(problem);
       const chance = seeded(1);
       const search = new Search(model, chance);
@@ -155,7 +150,7 @@ test("the optimum it proves, or the lack of any schedule, is what trying everyth
 });
 
 test("a neighbourhood keeps the other tasks where they are", () => {
-  const problem = problemOf({
+  const problem = expectProblem({
     format: "unisynth-problem/1",
     horizon: 60,
     resources: [{ id: "ada", kind: "pool", capacity: 1 }],

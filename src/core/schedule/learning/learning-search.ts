@@ -50,10 +50,6 @@ export class LearningSearch {
     for (let i = 0; i < model.n; i++) this.owner[this.built.start[i].x] = this.owner[this.built.end[i].x] = i;
   }
 
-  get conflicts(): number {
-    return this.built.engine.conflicts;
-  }
-
   /** True when it is proven that there is no schedule at all. */
   get exhausted(): boolean {
     return this.built.engine.broken;
