@@ -152,7 +152,7 @@ describe("what is weighed", () => {
   test("a dough says its pieces and what lies on each tray", () => {
     expect(sheets.find((s) => s.title === "Dough")!.portions).toEqual([
       "16 pieces of 50 g",
-      "rolled to 3.2 mm, rounds of 130 mm; trimmings stacked and rolled again",
+      "rolled to 3.2 mm, rounds of 130 mm; offcuts stacked, chilled 20 min and rolled again",
       "2 × 8 on a tray",
     ]);
   });

@@ -1,5 +1,7 @@
 "use server";
 import { revalidatePath } from "next/cache";
+import { z } from "zod";
+import { noteUsed } from "@/core/formulas/by-feel";
 import { copyOf } from "@/core/formulas/recipe";
 import { ItemSchema } from "@/core/plan/item";
 import { itemIssues } from "@/core/plan/request-check";
@@ -26,6 +28,24 @@ export async function createItem(input: unknown): Promise<Result<{ id: string }>
   if (itemRepository(database()).find(parsed.value.id))
     return fail({ code: "inconsistent", path: ["name"], got: parsed.value.name, wanted: "a name that no other item has" });
   return saveItem(parsed.value);
+}
+
+const NoteSchema = z.object({
+  item: z.string().min(1),
+  component: z.string().min(1),
+  usedG: z.number().gt(0).max(100000),
+  plannedG: z.number().gt(0).max(100000),
+});
+
+/** Notes how much of a liquid went in by feel; the next plan starts from it. */
+export async function noteLiquid(input: unknown): Promise<Result<{ id: string }>> {
+  const parsed = parseWith(NoteSchema, input);
+  if (!parsed.ok) return parsed;
+  const { item: id, component, usedG, plannedG } = parsed.value;
+  const item = itemRepository(database()).find(id);
+  if (!item) return fail({ code: "unknown", path: ["item"], got: id, wanted: "the id of an item" });
+  const noted = noteUsed(item, component, usedG, plannedG);
+  return noted.ok ? saveItem(noted.value) : noted;
 }
 
 /** A copy under a name of its own; `emptied` leaves the filling out, to try another in the same dough. */

@@ -5,7 +5,8 @@ import { sum } from "../shared/rounding";
 import { balance } from "./filling";
 import { waterShare } from "./formula";
 
-const FAT_PCT: Readonly<Record<string, number>> = {
+/** Fat in ingredients, %. */
+export const FAT_PCT: Readonly<Record<string, number>> = {
   butter: 82,
   margarine: 80,
   lard: 100,
@@ -28,7 +29,8 @@ export type Place = { readonly in: "dough"; readonly part: number } | { readonly
 export const componentsAt = (item: Item, place: Place): readonly Component[] =>
   place.in === "dough" ? item.dough.parts[place.part].components : item.filling.components;
 
-const withComponents = (item: Item, place: Place, components: Component[]): Item =>
+/** The item with other components at a place. */
+export const withComponents = (item: Item, place: Place, components: Component[]): Item =>
   place.in === "filling"
     ? { ...item, filling: { ...item.filling, components } }
     : {

@@ -1,3 +1,5 @@
+import { inEnglish } from "../quantities/translate";
+
 /**
  * What a name gives away about allergens and diets. A first guess that the cook looks over: a brand's label may say
  * more, and local rules come first.
@@ -26,14 +28,16 @@ const MEAT = /\b(beef|pork|lamb|mutton|veal|turkey|chicken|duck|ham|bacon|mince|
 const ANIMAL = /\bhoney\b/i;
 
 /** Allergens that the names of ingredients give away, each once, in a fixed order. */
-export function tagsOf(names: readonly string[]): string[] {
+export function tagsOf(written: readonly string[]): string[] {
+  const names = written.map(inEnglish);
   return TAGS.filter(([tag, words]) =>
     names.some((name) => words.test(tag === "milk" ? name.replace(PLANT_MILK, "") : name)),
   ).map(([tag]) => tag);
 }
 
 /** Diets that nothing in the names speaks against. */
-export function dietsOf(names: readonly string[]): string[] {
+export function dietsOf(written: readonly string[]): string[] {
+  const names = written.map(inEnglish);
   const tags = tagsOf(names);
   if (names.some((name) => MEAT.test(name)) || tags.includes("fish") || tags.includes("crustaceans")) return [];
   return tags.includes("milk") || tags.includes("egg") || names.some((name) => ANIMAL.test(name))

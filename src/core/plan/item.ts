@@ -18,6 +18,8 @@ export const ComponentSchema = z.object({
   measure: z.string().max(60).optional(),
   allergens: z.array(z.string()).optional(),
   note: text.optional(),
+  /** What went in by feel the last time, g for a base batch, and the flour that it was for. */
+  lastUsed: z.object({ grams, flour: z.string().max(120) }).optional(),
 });
 
 const HoldBackSchema = z.object({ component: id, pct });
@@ -83,6 +85,8 @@ export const StepSchema = z.object({
   tend: z.array(TendSchema).optional(),
   equipment: z.array(EquipmentSchema).default([]),
   rest: RestSchema.optional(),
+  /** What it took here, min, where that is longer than what the recipe says: planned with, and the recipe's figure kept. */
+  tookMin: minutes.optional(),
   ahead: z.object({ hours: z.number().min(0).max(1000), where: z.string() }).optional(),
   hold: z.object({ best: z.string(), maxMin: minutes, how: text.default("") }).optional(),
   coreC: celsius.optional(),
@@ -188,6 +192,10 @@ export const ItemSchema = z.object({
     thicknessMm: z.number().min(0).optional(),
     /** Rounds are cut from a sheet with this diameter. */
     cutDiameterMm: z.number().gt(0).max(600).optional(),
+    /** Divided on the scale, or by eye. */
+    portionBy: z.enum(["scale", "eye"]).optional(),
+    /** Offcuts are chilled and rolled again, or pressed into one last piece. */
+    scraps: z.enum(["chill", "merge"]).optional(),
     footprintMm: z.tuple([z.number().gt(0), z.number().gt(0)]).optional(),
   }),
   capacity: z.object({

@@ -44,6 +44,25 @@ function withFields(step: Step, set: Record<string, unknown>): Step {
   return StepSchema.parse(copy);
 }
 
+/** A step with what it took in this kitchen where that is longer; it is this room's time, so no more correction for warmth. */
+export function asItTook(step: Step): Step {
+  const { tookMin, rest, time } = step;
+  if (tookMin === undefined) return step;
+  if (!rest) return { ...step, time: { ...time, fixedMin: Math.max(time.fixedMin, tookMin) } };
+  if (tookMin <= rest.target) return step;
+  return { ...step, rest: { ...rest, min: tookMin, target: tookMin, max: Math.max(rest.max, tookMin), yeasted: false } };
+}
+
+/** A component with what went in by feel the last time, as long as it is the same flour. */
+export function asLastUsed(component: Component, dough: readonly Component[]): Component {
+  const { lastUsed } = component;
+  return lastUsed && mainFlour(dough)?.name === lastUsed.flour ? { ...component, grams: lastUsed.grams } : component;
+}
+
+/** The heaviest flour of a dough. */
+export const mainFlour = (dough: readonly Component[]): Component | undefined =>
+  dough.filter((c) => c.flour).sort((a, b) => b.grams - a.grams)[0];
+
 /** Applies the chosen options and filling to an item. `filling` is "base" or the id of a variant. */
 export function resolveItem(item: Item, choices: Choices, filling: string): ResolvedItem {
   const options = optionsOf(item, choices);
@@ -53,9 +72,10 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
   const omitted = new Set(options.flatMap((option) => option.omit ?? []));
   const removed = new Set(options.flatMap((option) => option.removesAllergens ?? []));
 
-  const dough = (doughVariant ? [{ id: item.dough.parts[0].id, components: doughVariant.components }] : item.dough.parts).flatMap(
-    (part) => part.components.filter((c) => !omitted.has(c.id)).map((c) => ({ ...c, in: part.id })),
-  );
+  const written = (
+    doughVariant ? [{ id: item.dough.parts[0].id, components: doughVariant.components }] : item.dough.parts
+  ).flatMap((part) => part.components.filter((c) => !omitted.has(c.id)).map((c) => ({ ...c, in: part.id })));
+  const dough = written.map((c) => ({ ...asLastUsed(c, written), in: c.in }));
   const swaps = options.flatMap((option) => option.fillingSwap ?? []);
   const source = fillingVariant ?? item.filling;
   const fillingComponents = source.components
@@ -73,7 +93,7 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
     if (step.when && chosen.get(step.when.school) !== step.when.option) return [];
     const own = changes.filter((change) => change.step === step.id);
     if (own.some((change) => change.skip)) return [];
-    return [own.reduce((s, { set }) => (set ? withFields(s, set) : s), step)];
+    return [asItTook(own.reduce((s, { set }) => (set ? withFields(s, set) : s), step))];
   });
 
   const finish = item.finish.map((entry) => entry);

@@ -94,3 +94,21 @@ export function displayOunces({ grams }: { grams: number }): { text: string; sho
   const text = lb === 0 ? `${fractionText(rest)} oz` : rest === 0 ? `${lb} lb` : `${lb} lb ${fractionText(rest)} oz`;
   return { text, shownG: n * ounce, belowScale: oz < 0.5 };
 }
+
+/** Grams as short as they are useful: "860 g", "2.16 kg"; or in pounds and ounces, "1 lb 14.3 oz". */
+export function weightText(grams: number, weights: "g" | "oz" = "g"): string {
+  if (weights === "g") return grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${Math.round(grams)} g`;
+  const ounces = Math.round((grams * 10) / OUNCE_G) / 10;
+  const pounds = Math.floor(ounces / 16);
+  return pounds > 0 ? `${pounds} lb ${short(ounces - 16 * pounds, 1)} oz` : `${short(ounces, 1)} oz`;
+}
+const OUNCE_G = measureOf("oz", "us")!.factor;
+
+/** A text with every temperature in °C shown in a scale, to the nearest 5 °F as dials have it. */
+export const heatText = (text: string, scale: "C" | "F"): string =>
+  scale === "C"
+    ? text
+    : text.replace(/(-?\d+(?:\.\d+)?) °C/g, (_, c: string) => {
+        const f = (Number(c) * 9) / 5 + 32;
+        return `${Number(c) >= 100 ? 5 * near(f / 5) : near(f)} °F`;
+      });

@@ -1,4 +1,5 @@
 import ingredients from "../tables/ingredients.json";
+import { inEnglish } from "./translate";
 
 /** Words that cooks use for what the table calls otherwise. */
 const SAME: Readonly<Record<string, string>> = {
@@ -57,7 +58,7 @@ const TABLE = IDS.map((id) => ({ id, words: id.split("-").map(singular) }));
 export function matchIngredient(name: string): string | undefined {
   // What stands behind a comma says how it is prepared.
   const main = wordsOf(
-    name
+    inEnglish(name)
       .split(",")[0]
       .replace(/\bstrong (?!.*flour)/i, "")
       .replace(/\bsweet pepper/i, "bell pepper"),

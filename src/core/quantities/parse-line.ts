@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from "../shared/issue";
 import units from "../tables/units.json";
-import { unitOf } from "./unit-table";
+import { otherUnitAt, unitOf } from "./unit-table";
 
 /** What was understood of an ingredient line. */
 export interface ParsedLine {
@@ -128,6 +128,8 @@ function withoutNumber(left: string, approx: boolean): Result<ParsedLine> {
 function readUnit(text: string): { unit: string; rest: string } {
   const ounces = /^(?:fl\.?\s*oz|fluid ounces?)\.?(?= |$)/i.exec(text);
   if (ounces) return { unit: "floz", rest: text.slice(ounces[0].length) };
+  const other = otherUnitAt(text);
+  if (other) return { unit: other.unit, rest: text.slice(other.length) };
   const word = /^(\p{L}+)\.?(?=[ ,)]|$)/u.exec(text);
   if (!word) return { unit: "each", rest: text };
   // Case tells tablespoon from teaspoon in these two only.
@@ -135,4 +137,9 @@ function readUnit(text: string): { unit: string; rest: string } {
   return unit ? { unit, rest: text.slice(word[0].length) } : { unit: "each", rest: text };
 }
 
-const tidy = (rest: string): string => rest.trim().replace(/^of /i, "").replace(/^,/, "").trim();
+const tidy = (rest: string): string =>
+  rest
+    .trim()
+    .replace(/^(?:of |de |di |du |des |d['’](?=\p{L}))/iu, "")
+    .replace(/^,/, "")
+    .trim();

@@ -17,7 +17,7 @@ const PART: Readonly<Record<number, string>> = { 2: "halves", 3: "thirds", 5: "f
 export function doughPortions(
   pieces: number,
   pieceG: number,
-  how: { divided: boolean; sheetMm?: number; cutMm?: number },
+  how: { divided: boolean; sheetMm?: number; cutMm?: number; byEye?: boolean; merge?: boolean },
 ): string[] {
   const lines = [`${pieces} pieces of ${pieceG} g`];
   if (how.divided) {
@@ -25,10 +25,18 @@ export function doughPortions(
     lines.push(`a log ${LOG_MM} mm thick: ${Math.round(log.lengthMm)} mm long, a cut each ${Math.round(log.cutMm)} mm`);
     const steps = divisionSteps(pieces);
     if (pieces > 1 && steps.every((step) => step <= 5))
-      lines.push(`without a scale: ${steps.map((step) => PART[step]).join(", then ")}`);
+      lines.push(`${how.byEye ? "by eye" : "without a scale"}: ${steps.map((step) => PART[step]).join(", then ")}`);
+    if (how.byEye) {
+      const sectors = Math.min(8, Math.max(2, Math.round(pieces / 4)));
+      lines.push(
+        `filling: mark ${sectors} sectors in the bowl, ${Math.ceil(pieces / sectors)} pieces from each; small pieces in first and out first`,
+      );
+    }
   }
   if (how.cutMm !== undefined && how.sheetMm)
-    lines.push(`rolled to ${how.sheetMm} mm, rounds of ${how.cutMm} mm; trimmings stacked and rolled again`);
+    lines.push(
+      `rolled to ${how.sheetMm} mm, rounds of ${how.cutMm} mm; ${how.merge ? "offcuts pressed into one last big piece" : "offcuts stacked, chilled 20 min and rolled again"}`,
+    );
   else if (how.sheetMm) {
     const round = disc({ massG: pieceG, thicknessMm: how.sheetMm, density: DOUGH_DENSITY });
     if (round.ok) lines.push(`a disc ${how.sheetMm} mm thick is ${Math.round(round.value.diameterMm)} mm across`);

@@ -2,10 +2,14 @@ const MINUTES_A_DAY = 1440;
 
 const two = (n: number) => String(n).padStart(2, "0");
 
-/** The one clock format: "18:30", minutes counted from the midnight at which the plan begins; days are not shown. */
-export function clockText(minute: number): string {
+export type ClockStyle = "24" | "12";
+
+/** The one clock format: "18:30", or "6:30 pm", minutes counted from the midnight at which the plan begins; days are not shown. */
+export function clockText(minute: number, style: ClockStyle = "24"): string {
   const ofDay = ((minute % MINUTES_A_DAY) + MINUTES_A_DAY) % MINUTES_A_DAY;
-  return `${two(Math.floor(ofDay / 60))}:${two(ofDay % 60)}`;
+  const hour = Math.floor(ofDay / 60);
+  if (style === "24") return `${two(hour)}:${two(ofDay % 60)}`;
+  return `${hour % 12 === 0 ? 12 : hour % 12}:${two(ofDay % 60)} ${hour < 12 ? "am" : "pm"}`;
 }
 
 /** A length of time in words as short as they go: "45 min", "2 h", "2 h 05". */

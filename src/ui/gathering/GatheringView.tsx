@@ -15,7 +15,8 @@ import { NumberField } from "../kit/NumberField";
 import { usePlan } from "../plan/PlanProvider";
 import type { Draft } from "../plan/plan-state";
 import { COLOUR, toneOf } from "../theme/tokens";
-import { coverage, demandRow, itemOrder, weightText, type DemandRow } from "./gathering.view-model";
+import { useDisplay } from "../kit/use-display";
+import { coverage, demandRow, itemOrder, type DemandRow } from "./gathering.view-model";
 import { GuestsCard } from "./GuestsCard";
 import { issueAt } from "./issues";
 
@@ -189,6 +190,7 @@ interface LineProps {
 
 /** One item: how many, why so many, and what that weighs. */
 function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onChoose, onAsk, onRemove }: LineProps) {
+  const { weight } = useDisplay();
   const { source } = usePlan();
   const order = itemOrder(source.items);
   const item = source.items.find((i) => i.id === recipe);
@@ -254,8 +256,8 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onCh
         {row && (
           <>
             <Box data-testid="weights" sx={{ color: COLOUR.ink }}>
-              {row.doughG > 0 && `dough ${weightText(row.doughG)}`}
-              {row.fillingG > 0 && ` · filling ${weightText(row.fillingG)}`}
+              {row.doughG > 0 && `dough ${weight(row.doughG)}`}
+              {row.fillingG > 0 && ` · filling ${weight(row.fillingG)}`}
             </Box>
             <Box>
               {[

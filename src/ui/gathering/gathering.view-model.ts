@@ -92,10 +92,6 @@ function loadsText(q: Quantities, target: string, recipe: string): string {
   return parts.join(" · ");
 }
 
-/** Grams as short as they are useful: "860 g", "2.16 kg". */
-export const weightText = (grams: number): string =>
-  grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${Math.round(grams)} g`;
-
 /** Splits a new total over groups in proportion to what they were, largest remainder first. */
 export function spreadTotal(counts: readonly number[], total: number): number[] {
   const sum = counts.reduce((a, b) => a + b, 0);

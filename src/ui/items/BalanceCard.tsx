@@ -74,7 +74,7 @@ export function BalanceCard({ item, totals, onChange }: Props) {
           )}
         </>
       )}
-      <FromStock item={item} />
+      <FromStock item={item} totals={totals} />
     </Paper>
   );
 }
@@ -96,14 +96,16 @@ function Bar({ label, pieces, most, colour }: { label: string; pieces: number; m
 }
 
 /** "I have so much of this": how many pieces that makes. */
-function FromStock({ item }: { item: Item }) {
+function FromStock({ item, totals }: Pick<Props, "item" | "totals">) {
   const lines = [
+    { id: "trays", name: "full trays", grams: item.base.pieces / item.capacity.perTray, key: "trays" },
     ...item.dough.parts.flatMap((p) => p.components.map((c) => ({ ...c, key: `dough ${p.id} ${c.id}` }))),
     ...item.filling.components.map((c) => ({ ...c, key: `filling ${c.id}` })),
   ];
-  const [key, setKey] = useState(lines[0]?.key ?? "");
+  const [key, setKey] = useState(lines[1]?.key ?? "trays");
   const [have, setHave] = useState<number | undefined>(undefined);
   const line = lines.find((c) => c.key === key) ?? lines[0];
+  const trays = line?.key === "trays";
   if (!line) return null;
   const answer = piecesFromStock({ basePieces: item.base.pieces, lines: [{ id: line.id, needG: line.grams, haveG: have }] });
   return (
@@ -112,8 +114,15 @@ function FromStock({ item }: { item: Item }) {
         How many from what there is?
       </Typography>
       <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
-        <NumberField label="Grams at hand" value={have} onChange={setHave} width={92} quiet placeholder="grams" />
-        <Typography variant="body2">g of</Typography>
+        <NumberField
+          label={trays ? "Trays to fill" : "Grams at hand"}
+          value={have}
+          onChange={setHave}
+          width={92}
+          quiet
+          placeholder={trays ? "trays" : "grams"}
+        />
+        <Typography variant="body2">{trays ? "" : "g of"}</Typography>
         <TextField
           select
           value={line.key}
@@ -130,7 +139,9 @@ function FromStock({ item }: { item: Item }) {
       </Box>
       {answer.pieces !== null && have !== undefined && have >= 0 && (
         <Typography data-testid="from-stock" sx={{ mt: 1, fontWeight: 600 }}>
-          {answer.pieces} pieces, {Math.round(have - (answer.pieces * line.grams) / item.base.pieces)} g left
+          {trays
+            ? `${answer.pieces} pieces: ${Math.round((answer.pieces * totals.doughG) / item.base.pieces)} g of dough, ${Math.round((answer.pieces * totals.rawFillingG) / item.base.pieces)} g of filling`
+            : `${answer.pieces} pieces, ${Math.round(have - (answer.pieces * line.grams) / item.base.pieces)} g left`}
         </Typography>
       )}
     </Box>

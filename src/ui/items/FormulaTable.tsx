@@ -2,14 +2,21 @@
 import Box from "@mui/material/Box";
 import IconButton from "@mui/material/IconButton";
 import Typography from "@mui/material/Typography";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import SwapHoriz from "@mui/icons-material/SwapHorizOutlined";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { componentsAt, removeComponent, renameComponent, setGrams, setPercent, type Place } from "@/core/formulas/desk";
+import { applySwap, swapsFor } from "@/core/formulas/swaps";
+import { settleUsed } from "@/core/formulas/by-feel";
 import { readOne } from "@/core/formulas/recipe";
 import type { Item } from "@/core/plan/item";
 import { householdText } from "@/core/quantities/household";
 import type { System } from "@/core/quantities/unit-table";
 import { issueText } from "@/core/shared/issue-text";
 import type { Result } from "@/core/shared/issue";
+import { useState } from "react";
+import Button from "@mui/material/Button";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
 import { TextCell } from "./TextCell";
@@ -37,8 +44,8 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
     onRefused(result.ok ? undefined : { key, text: issueText(result.issues[0], name) });
   };
   const columns = pct
-    ? "minmax(120px, 1.5fr) 96px 84px minmax(110px, 1fr) 34px"
-    : "minmax(120px, 1.5fr) 96px minmax(110px, 1fr) 34px";
+    ? "minmax(120px, 1.5fr) 96px 84px minmax(110px, 1fr) 68px"
+    : "minmax(120px, 1.5fr) 96px minmax(110px, 1fr) 68px";
   const keyOf = (i: number, column: string) => `${title}-${i}-${column}`;
   const errorOf = (i: number, column: string) => (refused?.key === keyOf(i, column) ? refused.text : undefined);
   return (
@@ -135,15 +142,65 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
               return undefined;
             }}
           />
-          <IconButton
-            aria-label={`Remove ${component.name}`}
-            size="small"
-            onClick={() => onChange(removeComponent(item, place, i))}
-          >
-            <DeleteOutline fontSize="small" />
-          </IconButton>
+          <Box sx={{ display: "flex", justifyContent: "flex-end" }}>
+            <Instead item={item} place={place} index={i} onChange={onChange} />
+            <IconButton
+              aria-label={`Remove ${component.name}`}
+              size="small"
+              onClick={() => onChange(removeComponent(item, place, i))}
+            >
+              <DeleteOutline fontSize="small" />
+            </IconButton>
+          </Box>
+          {component.lastUsed && (
+            <Box sx={{ gridColumn: "1 / -1", fontSize: "0.82rem", color: COLOUR.tide }}>
+              By feel it took {one(component.lastUsed.grams)} g the last time with {component.lastUsed.flour}; that is planned
+              while the flour is the same.
+              <Button size="small" onClick={() => onChange(settleUsed(item, component.id, true))}>
+                Make it the recipe
+              </Button>
+              <Button size="small" onClick={() => onChange(settleUsed(item, component.id, false))}>
+                Forget it
+              </Button>
+            </Box>
+          )}
         </Box>
       ))}
     </Box>
+  );
+}
+
+/** What could stand in for a line, with what it does; nothing is shown where no exchange is known. */
+function Instead({ item, place, index, onChange }: Pick<Props, "item" | "place" | "onChange"> & { index: number }) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const { name } = componentsAt(item, place)[index];
+  const swaps = swapsFor(item, place, index);
+  if (swaps.length === 0) return null;
+  return (
+    <>
+      <IconButton aria-label={`Use something else instead of ${name}`} size="small" onClick={(e) => setAt(e.currentTarget)}>
+        <SwapHoriz fontSize="small" />
+      </IconButton>
+      <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
+        {swaps.map((swap) => (
+          <MenuItem
+            key={swap.id}
+            sx={{ display: "block", maxWidth: 440, whiteSpace: "normal" }}
+            onClick={() => {
+              setAt(null);
+              onChange(applySwap(item, place, index, swap));
+            }}
+          >
+            <Box sx={{ fontWeight: 600 }}>{swap.lines.map((line) => `${one(line.grams)} g ${line.name}`).join(" + ")}</Box>
+            {swap.also.length > 0 && (
+              <Box sx={{ fontSize: "0.85rem" }}>
+                {swap.also.map((a) => `${one(Math.abs(a.grams))} g ${a.grams < 0 ? "less" : "more"} ${a.name}`).join(", ")}
+              </Box>
+            )}
+            <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>{swap.effect}</Box>
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
   );
 }

@@ -1,7 +1,6 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import MenuItem from "@mui/material/MenuItem";
 import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
@@ -16,7 +15,7 @@ import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
 import { SAVING_TEXT, useAutosave } from "../kit/use-autosave";
-import { SYSTEMS, useSystem } from "../kit/use-system";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { BalanceCard } from "./BalanceCard";
 import { ChecksCard } from "./ChecksCard";
@@ -24,6 +23,8 @@ import { FormulaTable } from "./FormulaTable";
 import { PasteLines } from "./PasteLines";
 import { PieceDrawing } from "./PieceDrawing";
 import { StepsCard } from "./StepsCard";
+import { SumsCard } from "./SumsCard";
+import { WaysCard } from "./WaysCard";
 
 interface Props {
   readonly item: Item;
@@ -46,7 +47,7 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
   const [refused, setRefused] = useState<{ key: string; text: string } | undefined>(undefined);
   const [choices, setChoices] = useState<Choices>({});
   const [away, setAway] = useState(storedAway);
-  const [system, setSystem] = useSystem();
+  const { system } = useDisplay().display;
   const right = ItemSchema.safeParse(item).success;
   const saving = useAutosave(item, right, save);
   const totals = deskTotals(item);
@@ -71,19 +72,6 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
   return (
     <>
       <TopBar>
-        <TextField
-          select
-          value={system}
-          onChange={(e) => setSystem(e.target.value as typeof system)}
-          slotProps={{ htmlInput: { "aria-label": "Cups and spoons" } }}
-          sx={{ "& .MuiSelect-select": { py: 0.5, fontSize: "0.8rem" } }}
-        >
-          {SYSTEMS.map(({ value, name }) => (
-            <MenuItem key={value} value={value}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
         <span role="status">{SAVING_TEXT[saving]}</span>
       </TopBar>
       <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5 }}>
@@ -160,7 +148,9 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
                 />
               </Box>
             </Paper>
-            <StepsCard item={item} choices={choices} onChoose={setChoices} chosen={optionsOf(item, choices)} />
+            <WaysCard item={item} onChange={change} />
+            <SumsCard item={item} onChange={change} />
+            <StepsCard item={item} choices={choices} onChoose={setChoices} chosen={optionsOf(item, choices)} onChange={change} />
           </Box>
           <Box sx={{ display: "grid", gap: 2.5, position: { lg: "sticky" }, top: 12 }}>
             <BalanceCard item={item} totals={totals} onChange={change} />

@@ -15,7 +15,7 @@ import type { Issue, Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
 import { NumberField } from "../kit/NumberField";
 import { TopBar } from "../kit/TopBar";
-import { SYSTEMS, useSystem } from "../kit/use-system";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { PasteLines } from "./PasteLines";
 
@@ -29,7 +29,8 @@ interface Props {
 /** A recipe from paper, typed as it stands there; the grams, the pieces and the steps fall out beside it. */
 export function NewItem({ items, create }: Props) {
   const router = useRouter();
-  const [system, setSystem] = useSystem();
+  const { display, heat } = useDisplay();
+  const { system } = display;
   const [form, setForm] = useState(EMPTY);
   const [likeId, setLikeId] = useState(items[0]?.id ?? "");
   const [asked, setAsked] = useState(false);
@@ -102,19 +103,6 @@ export function NewItem({ items, create }: Props) {
                 </MenuItem>
               ))}
             </TextField>
-            <TextField
-              select
-              label="Its cups and spoons"
-              value={system}
-              onChange={(e) => setSystem(e.target.value as typeof system)}
-              sx={{ flex: "1 1 190px" }}
-            >
-              {SYSTEMS.map(({ value, name }) => (
-                <MenuItem key={value} value={value}>
-                  {name}
-                </MenuItem>
-              ))}
-            </TextField>
           </Box>
           <PasteLines
             label="Dough"
@@ -143,7 +131,7 @@ export function NewItem({ items, create }: Props) {
                 helperText={
                   oven
                     ? oven.ok
-                      ? `${oven.value.read}: ${oven.value.fanC} °C in a fan oven`
+                      ? `${oven.value.read}: ${heat(`${oven.value.fanC} °C`)} in a fan oven`
                       : issueText(oven.issues[0], "The oven")
                     : errorOf("temperature", "The oven")
                 }

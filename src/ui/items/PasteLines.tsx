@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { readLines, type ReadLine } from "@/core/formulas/recipe";
-import type { System } from "@/core/quantities/unit-table";
+import { ASSUMED_ML, type System } from "@/core/quantities/unit-table";
 import { issueText } from "@/core/shared/issue-text";
 import { COLOUR } from "../theme/tokens";
 
@@ -17,6 +17,13 @@ interface Props {
 }
 
 const round = (grams: number): string => `${grams < 20 ? Math.round(grams * 10) / 10 : Math.round(grams)} g`;
+
+const SPOON_NAME: Readonly<Record<string, string>> = {
+  dessertspoon: "dessert spoon",
+  coffeespoon: "coffee spoon",
+  waterglass: "water glass",
+  teaglass: "tea glass",
+};
 
 /** What a line was understood as: grams and how they were come by, or what is missing. */
 export function understood(read: ReadLine): { good: boolean; text: string } {
@@ -36,7 +43,11 @@ export function understood(read: ReadLine): { good: boolean; text: string } {
   const via = { mass: "by weight", density: `as ${weighed.ingredient}`, unitWeight: `as ${weighed.ingredient}, a usual piece` }[
     weighed.via
   ];
-  return { good: true, text: `${line!.approx ? "about " : ""}${span} of ${read.name} (${via})` };
+  const assumed =
+    line!.unit && Object.hasOwn(ASSUMED_ML, line!.unit)
+      ? `, a ${SPOON_NAME[line!.unit]} taken as ${ASSUMED_ML[line!.unit]} ml`
+      : "";
+  return { good: true, text: `${line!.approx ? "about " : ""}${span} of ${read.name} (${via}${assumed})` };
 }
 
 /** Ingredient lines as they stand on paper, with what was understood beside each; mended by typing on. */

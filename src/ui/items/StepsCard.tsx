@@ -1,12 +1,17 @@
 "use client";
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { addBlindBake } from "@/core/formulas/step-edit";
 import type { Choices, Item } from "@/core/plan/item";
 import { lengthText } from "@/core/shared/clock";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
+import { StepForm } from "./StepForm";
 import { handsOnMinutes, stepRows } from "./items.view-model";
 
 interface Props {
@@ -14,11 +19,15 @@ interface Props {
   readonly choices: Choices;
   readonly chosen: readonly Item["schools"][number]["options"][number][];
   readonly onChoose: (choices: Choices) => void;
+  readonly onChange: (item: Item) => void;
 }
 
 /** Steps in order with their times, and the ways cooks differ as choices that mark what they change. */
-export function StepsCard({ item, choices, chosen, onChoose }: Props) {
+export function StepsCard({ item, choices, chosen, onChoose, onChange }: Props) {
   const rows = stepRows(item, choices);
+  const { heat, dial } = useDisplay();
+  const [open, setOpen] = useState<string | undefined>(undefined);
+  const blind = addBlindBake(item);
   return (
     <Paper component="section" aria-label="Steps" sx={{ p: 2 }}>
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, mb: 1 }}>
@@ -26,6 +35,11 @@ export function StepsCard({ item, choices, chosen, onChoose }: Props) {
         <Typography variant="body2" color="text.secondary">
           {rows.length} steps, {lengthText(handsOnMinutes(item, choices))} of hands for a batch
         </Typography>
+        {blind.ok && (
+          <Button size="small" sx={{ ml: "auto" }} onClick={() => onChange(blind.value)}>
+            Bake the crust blind first
+          </Button>
+        )}
       </Box>
       {item.schools.map((school, i) => (
         <Box key={school.id} sx={{ mb: 1.25 }}>
@@ -59,7 +73,7 @@ export function StepsCard({ item, choices, chosen, onChoose }: Props) {
             data-changed={row.changed || undefined}
             sx={{
               display: "grid",
-              gridTemplateColumns: { xs: "24px 1fr", sm: "24px 130px 190px minmax(0, 1fr)" },
+              gridTemplateColumns: { xs: "24px 1fr", sm: "24px 130px 180px minmax(0, 1fr) 78px" },
               gap: 1,
               py: 0.75,
               borderTop: `1px solid ${COLOUR.line}`,
@@ -73,14 +87,21 @@ export function StepsCard({ item, choices, chosen, onChoose }: Props) {
               <Typography variant="caption">{row.changed ? `${row.what} · changed` : row.what}</Typography>
             </Box>
             <Box sx={{ gridColumn: { xs: "2", sm: "auto" } }}>
-              <div>{row.time}</div>
-              <Typography variant="caption">{row.where}</Typography>
+              <div>{heat(row.time)}</div>
+              <Typography variant="caption">{heat(row.where)}</Typography>
             </Box>
             <Box sx={{ gridColumn: { xs: "2", sm: "auto" } }}>
-              {row.does}
+              {heat(row.does)}
+              {dial(row.does) && <Box sx={{ color: COLOUR.soft }}>On this hob: {dial(row.does)}</Box>}
               {row.cue && <Box sx={{ color: COLOUR.soft }}>Right when: {row.cue}</Box>}
-              {row.caution && <Box sx={{ color: COLOUR.caution }}>! {row.caution}</Box>}
+              {row.caution && <Box sx={{ color: COLOUR.caution }}>! {heat(row.caution)}</Box>}
             </Box>
+            <Box sx={{ gridColumn: { xs: "2", sm: "auto" } }}>
+              <Button size="small" aria-expanded={open === row.id} onClick={() => setOpen(open === row.id ? undefined : row.id)}>
+                {open === row.id ? "Done" : "Change"}
+              </Button>
+            </Box>
+            {open === row.id && <StepForm item={item} id={row.id} onChange={onChange} onGone={() => setOpen(undefined)} />}
           </Box>
         ))}
       </Box>

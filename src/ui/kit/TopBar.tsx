@@ -3,6 +3,7 @@ import Box from "@mui/material/Box";
 import { usePathname } from "next/navigation";
 import type { ReactNode } from "react";
 import { COLOUR } from "../theme/tokens";
+import { DisplayMenu } from "./DisplayMenu";
 import { Tab } from "./Tab";
 
 const PLACES = [
@@ -34,6 +35,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
         ))}
       </Box>
       <Box sx={{ ml: "auto", pb: 1, display: "flex", alignItems: "center", gap: 2, fontSize: "0.8rem", color: "#cfe3e0" }}>
+        <DisplayMenu />
         {children}
       </Box>
     </Box>

@@ -8,8 +8,10 @@ import { usePathname } from "next/navigation";
 import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { Banner } from "../kit/Banner";
+import { DisplayMenu } from "../kit/DisplayMenu";
 import { Tab } from "../kit/Tab";
 import { SAVING_TEXT } from "../kit/use-autosave";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { guestTotal } from "./plan-state";
 import { dayText, momentText, summarise, targetsOf } from "./plan-summary";
@@ -43,8 +45,9 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
           <Box sx={{ color: "#cfe3e0", fontSize: "0.875rem" }}>
             {latest && whenText(latest.quantities.days.date, latest.request.kitchen.name)}
           </Box>
-          <Box role="status" sx={{ ml: "auto", fontSize: "0.8rem", color: "#cfe3e0" }}>
-            {SAVING_TEXT[saving]}
+          <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 2, fontSize: "0.8rem", color: "#cfe3e0" }}>
+            <DisplayMenu />
+            <span role="status">{SAVING_TEXT[saving]}</span>
           </Box>
         </Box>
         <Box component="nav" aria-label="Views" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>
@@ -67,6 +70,7 @@ const whenText = (date: string, kitchen: string): string => `${dayText(date, 0)}
 /** What the day comes to, before any detail: when it begins, how the hands are used, when it is served; and a plain no. */
 function AnswerStrip() {
   const { good, stale, work, checked } = usePlan();
+  const { clock } = useDisplay();
   const summary = good && summarise(good.plan, good.request);
   const targets = good ? targetsOf(good.request) : [];
   const goal = targets[0];
@@ -86,7 +90,7 @@ function AnswerStrip() {
           }}
         >
           <Fact label="Hands on from" testId="first-start">
-            {momentText(good.plan.origin, summary.firstStart, summary.severalDays)}
+            {momentText(good.plan.origin, summary.firstStart, summary.severalDays, clock)}
             {goal && (
               <Soft>
                 {" "}
@@ -96,7 +100,7 @@ function AnswerStrip() {
           </Fact>
           {targets.map((target) => (
             <Fact key={target.id} label={target.name}>
-              {momentText(good.plan.origin, target.minute, summary.severalDays)}
+              {momentText(good.plan.origin, target.minute, summary.severalDays, clock)}
             </Fact>
           ))}
           <Fact label="Hands busy">

@@ -30,10 +30,15 @@ export const dayText = (origin: string, minute: number): string =>
   format(addDays(parseISO(origin.slice(0, 10)), Math.floor(minute / MINUTES_A_DAY)), "EEE d MMM");
 
 /** Clock time, with the day in front where the plan runs over several. */
-export const momentText = (origin: string, minute: number, severalDays: boolean): string =>
+export const momentText = (
+  origin: string,
+  minute: number,
+  severalDays: boolean,
+  clock: (minute: number) => string = clockText,
+): string =>
   severalDays
-    ? `${format(addDays(parseISO(origin.slice(0, 10)), Math.floor(minute / MINUTES_A_DAY)), "EEE")} ${clockText(minute)}`
-    : clockText(minute);
+    ? `${format(addDays(parseISO(origin.slice(0, 10)), Math.floor(minute / MINUTES_A_DAY)), "EEE")} ${clock(minute)}`
+    : clock(minute);
 
 export interface CookUse {
   readonly id: string;

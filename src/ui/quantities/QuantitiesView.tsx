@@ -11,18 +11,20 @@ import { useStoredFlag, useTicks } from "../kit/use-stored";
 import { usePlan } from "../plan/PlanProvider";
 import { ShoppingTab } from "./ShoppingTab";
 import { daySheets } from "./quantities.view-model";
+import type { NoteLiquid } from "./WentIn";
 import { WeighTab } from "./WeighTab";
 
 interface Props {
   readonly pantry: readonly PantryEntry[];
   readonly savePantry: (entry: PantryEntry) => Promise<{ ok: boolean }>;
+  readonly noteLiquid: NoteLiquid;
 }
 
 /** What is weighed, batch by batch in the order of the day, and what is bought. */
-export function QuantitiesView({ pantry, savePantry }: Props) {
+export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
   const { latest, good, stale, draft } = usePlan();
   const plan = stale ? undefined : good?.plan;
-  const sheets = useMemo(() => (latest ? daySheets(latest.quantities, plan) : []), [latest, plan]);
+  const sheets = useMemo(() => (latest ? daySheets(latest.quantities, plan, draft.guests) : []), [latest, plan, draft.guests]);
   const [tab, setTab] = useState<"weigh" | "shop">("weigh");
   const [big, setBig] = useStoredFlag("unisynth-big-type");
   const ticks = useTicks(`unisynth-ticks-${draft.id}`);
@@ -59,7 +61,11 @@ export function QuantitiesView({ pantry, savePantry }: Props) {
           Print
         </Button>
       </Box>
-      {tab === "weigh" ? <WeighTab sheets={sheets} big={big} ticks={ticks} /> : <ShoppingTab stored={pantry} save={savePantry} />}
+      {tab === "weigh" ? (
+        <WeighTab sheets={sheets} big={big} ticks={ticks} noteLiquid={noteLiquid} />
+      ) : (
+        <ShoppingTab stored={pantry} save={savePantry} />
+      )}
     </Box>
   );
 }

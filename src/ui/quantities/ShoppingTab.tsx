@@ -9,7 +9,7 @@ import { PantrySchema, shoppingList, type ListLine, type PantryEntry } from "@/c
 import { issueText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";
 import { NumberField } from "../kit/NumberField";
-import { weightText } from "../gathering/gathering.view-model";
+import { useDisplay } from "../kit/use-display";
 import { dayText } from "../plan/plan-summary";
 import { usePlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
@@ -27,6 +27,7 @@ const money = (coins: number): string => (coins / 100).toFixed(2);
 /** One list for everything, what is at hand taken off, whole packs, and what they cost. */
 export function ShoppingTab({ stored, save }: Props) {
   const { latest, good, stale } = usePlan();
+  const { weight } = useDisplay();
   const [pantry, setPantry] = useState(stored);
   const [lost, setLost] = useState(false);
   const [refused, setRefused] = useState<{ ingredient: string; field: string; text: string } | undefined>(undefined);
@@ -133,7 +134,7 @@ export function ShoppingTab({ stored, save }: Props) {
                     {day(line) && ` · from ${day(line)}`}
                   </Typography>
                 </Box>
-                <Right>{weightText(line.needG)}</Right>
+                <Right>{weight(line.needG)}</Right>
                 <NumberField
                   label={`${line.name} at hand, g`}
                   value={line.haveG || undefined}
@@ -143,7 +144,7 @@ export function ShoppingTab({ stored, save }: Props) {
                   quiet
                 />
                 <Right>
-                  <strong>{line.buyG > 0 ? weightText(line.buyG) : "enough"}</strong>
+                  <strong>{line.buyG > 0 ? weight(line.buyG) : "enough"}</strong>
                 </Right>
                 <NumberField
                   label={`Pack of ${line.name}, g`}
@@ -161,7 +162,7 @@ export function ShoppingTab({ stored, save }: Props) {
                   width={96}
                   quiet
                 />
-                <Box sx={{ fontSize: "0.85rem" }}>{packText(line)}</Box>
+                <Box sx={{ fontSize: "0.85rem" }}>{packText(line, weight)}</Box>
               </Box>
             ))}
           </Box>
@@ -171,10 +172,10 @@ export function ShoppingTab({ stored, save }: Props) {
   );
 }
 
-function packText(line: ListLine): string {
+function packText(line: ListLine, weight: (grams: number) => string): string {
   if (!line.packs || line.buyG === 0) return "";
   const n = line.packs.counts[0];
-  const left = line.packs.leftG >= 1 ? `, ${weightText(line.packs.leftG)} left` : "";
+  const left = line.packs.leftG >= 1 ? `, ${weight(line.packs.leftG)} left` : "";
   return `${n} ${n === 1 ? "pack" : "packs"}${left}${line.packPrice !== undefined ? `, ${money(line.packs.cost)}` : ""}`;
 }
 

@@ -2,22 +2,36 @@
 import Box from "@mui/material/Box";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
-import { itemOrder, weightText } from "../gathering/gathering.view-model";
+import { Fragment } from "react";
+import { itemOrder } from "../gathering/gathering.view-model";
 import { Monogram } from "../kit/Monogram";
+import { useDisplay, type Shown } from "../kit/use-display";
 import type { Ticks } from "../kit/use-stored";
 import { momentText, summarise } from "../plan/plan-summary";
 import { usePlan } from "../plan/PlanProvider";
 import { COLOUR, toneOf } from "../theme/tokens";
 import type { BatchSheet, WeighLine } from "./quantities.view-model";
+import { WeighIn } from "./WeighIn";
+import { WentIn, type NoteLiquid } from "./WentIn";
+
+interface Props {
+  readonly sheets: readonly BatchSheet[];
+  readonly big: boolean;
+  readonly ticks: Ticks;
+  readonly noteLiquid: NoteLiquid;
+}
 
 /** Weigh-out sheets in the order of the day: grams first, ticked off as they go into the bowl. */
-export function WeighTab({ sheets, big, ticks }: { sheets: readonly BatchSheet[]; big: boolean; ticks: Ticks }) {
-  const { good, stale, source } = usePlan();
+export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
+  const { good, stale, source, draft } = usePlan();
   const order = itemOrder(source.items);
+  const { clock, weight } = useDisplay();
   const severalDays = good ? summarise(good.plan, good.request).severalDays : false;
   const when = (sheet: BatchSheet): string => {
     if (sheet.batch.ahead) return "done ahead";
-    return good && !stale && sheet.start !== undefined ? `from ${momentText(good.plan.origin, sheet.start, severalDays)}` : "";
+    return good && !stale && sheet.start !== undefined
+      ? `from ${momentText(good.plan.origin, sheet.start, severalDays, clock)}`
+      : "";
   };
   return (
     <Box
@@ -51,20 +65,22 @@ export function WeighTab({ sheets, big, ticks }: { sheets: readonly BatchSheet[]
               </Typography>
             </Box>
             <Typography variant="caption">
-              {sheet.title}, for {sheet.batch.pieces} pieces · {weightText(sheet.batch.totalG)} in all
+              {sheet.title}, for {sheet.batch.pieces} pieces · {weight(sheet.batch.totalG)} in all
               {left === 0 ? " · all in" : left < keys.length ? ` · ${left} to go` : ""}
             </Typography>
             {sheet.groups.map((group) => (
               <Box key={group.name} sx={{ mt: 1 }}>
                 {sheet.groups.length > 1 && <Typography variant="caption">{group.name}</Typography>}
                 {group.lines.map((line) => (
-                  <Line
-                    key={line.key}
-                    line={line}
-                    big={big}
-                    ticked={ticks.has(`${sheet.batch.id} ${line.key}`)}
-                    onTick={() => ticks.toggle(`${sheet.batch.id} ${line.key}`)}
-                  />
+                  <Fragment key={line.key}>
+                    <Line
+                      line={line}
+                      big={big}
+                      ticked={ticks.has(`${sheet.batch.id} ${line.key}`)}
+                      onTick={() => ticks.toggle(`${sheet.batch.id} ${line.key}`)}
+                    />
+                    {line.note && <WentIn item={sheet.item.id} name={line.name} {...line.note} onNote={noteLiquid} />}
+                  </Fragment>
                 ))}
               </Box>
             ))}
@@ -75,6 +91,7 @@ export function WeighTab({ sheets, big, ticks }: { sheets: readonly BatchSheet[]
                 ))}
               </Box>
             )}
+            {sheet.weighIn && !sheet.batch.ahead && <WeighIn id={`${draft.id}-${sheet.batch.id}`} {...sheet.weighIn} />}
           </Paper>
         );
       })}
@@ -84,13 +101,14 @@ export function WeighTab({ sheets, big, ticks }: { sheets: readonly BatchSheet[]
 
 /** Grams first, as they are read at the scale; the whole line is the target. */
 function Line({ line, big, ticked, onTick }: { line: WeighLine; big: boolean; ticked: boolean; onTick: () => void }) {
+  const grams = gramsText(line.grams, useDisplay());
   return (
     <Box
       component="button"
       type="button"
       role="checkbox"
       aria-checked={ticked}
-      aria-label={`${gramsText(line.grams)} ${line.name}${line.when ? `, ${line.when}` : ""}`}
+      aria-label={`${grams} ${line.name}${line.when ? `, ${line.when}` : ""}`}
       onClick={onTick}
       sx={{
         display: "grid",
@@ -131,7 +149,7 @@ function Line({ line, big, ticked, onTick }: { line: WeighLine; big: boolean; ti
         component="span"
         sx={{ textAlign: "right", fontWeight: 650, whiteSpace: "nowrap", textDecoration: ticked ? "line-through" : "none" }}
       >
-        {gramsText(line.grams)}
+        {grams}
       </Box>
       <Box component="span" sx={{ overflowWrap: "anywhere" }}>
         {line.name}
@@ -150,4 +168,5 @@ function Line({ line, big, ticked, onTick }: { line: WeighLine; big: boolean; ti
 }
 
 /** As a kitchen scale shows it: tenths only for small amounts. */
-const gramsText = (grams: number): string => `${grams < 20 ? grams.toFixed(1) : Math.round(grams)} g`;
+const gramsText = (grams: number, { display, weight }: Shown): string =>
+  display.weights === "oz" ? weight(grams) : `${grams < 20 ? grams.toFixed(1) : Math.round(grams)} g`;

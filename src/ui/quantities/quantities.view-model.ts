@@ -4,6 +4,10 @@ import type { Item } from "@/core/plan/item";
 import type { Plan } from "@/core/plan/plan";
 import { doughPortions, fillingPortion, wholeUnits } from "@/core/quantities/portion-text";
 import { overlaps } from "@/core/plan/demands";
+import { milderPart, splitDough } from "@/core/formulas/dish";
+import type { Guests } from "@/core/plan/request";
+
+type Eaters = readonly Pick<Guests, "age" | "count">[];
 
 /** One line at the scale. */
 export interface WeighLine {
@@ -12,6 +16,8 @@ export interface WeighLine {
   readonly grams: number;
   /** For what is held back in part: with the rest, or by feel at the end. */
   readonly when?: "now" | "by feel";
+  /** For what goes in by feel: the component, and all of it that was planned, g. */
+  readonly note?: { readonly component: string; readonly plannedG: number };
   /** The same in eggs or sachets, where that is how it is bought. */
   readonly units?: string;
 }
@@ -23,6 +29,8 @@ export interface BatchSheet {
   /** First minute at which something of it is done; undefined when it is done ahead or not planned yet. */
   readonly start?: number;
   readonly groups: readonly { readonly name: string; readonly lines: readonly WeighLine[] }[];
+  /** For a dough that is divided on the scale: the pieces, all of their dough (g), and filling to dough by weight. */
+  readonly weighIn?: { readonly pieces: number; readonly doughG: number; readonly ratio: number };
   /** How it is portioned, a sentence each. */
   readonly portions: readonly string[];
 }
@@ -50,7 +58,7 @@ function uses(q: Quantities, batch: Batch, item: Item, step: string): boolean {
 }
 
 /** Weigh-out sheets in the order of the day; what was done ahead comes last. */
-export function daySheets(q: Quantities, plan: Plan | undefined): BatchSheet[] {
+export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters = []): BatchSheet[] {
   const sheets = q.batches.map((batch): BatchSheet => {
     const item = q.demands.find((d) => d.item.id === batch.item)!.item;
     const alike = q.batches.filter((other) => other.item === batch.item && other.part === batch.part);
@@ -63,11 +71,17 @@ export function daySheets(q: Quantities, plan: Plan | undefined): BatchSheet[] {
           ? `${PART_WORD.finish}: ${where[0]}`
           : `${PART_WORD[batch.part]}${alike.length > 1 ? ` ${alike.indexOf(batch) + 1} of ${alike.length}` : ""}`,
       start: batchStart(q, plan, batch),
-      groups: where.map((name) => ({
-        name: batch.part === "dough" ? (item.dough.parts.find((p) => p.id === name)?.name ?? name) : "",
-        lines: batch.ingredients.filter((line) => line.in === name).flatMap(nowAndByFeel),
-      })),
-      portions: portionsOf(q, batch, item, plan),
+      groups: where
+        .map((name) => ({
+          name: batch.part === "dough" ? (item.dough.parts.find((p) => p.id === name)?.name ?? name) : "",
+          lines: batch.ingredients.filter((line) => line.in === name).flatMap(nowAndByFeel),
+        }))
+        .flatMap((group) => (batch.part === "filling" ? byHeat(group.lines, item) : [group])),
+      weighIn:
+        batch.part === "dough" && item.piece.portionBy !== "eye" && item.steps.some((step) => step.kind === "divide")
+          ? { pieces: batch.pieces, doughG: batch.pieces * item.piece.doughG, ratio: item.piece.fillingG / item.piece.doughG }
+          : undefined,
+      portions: [...portionsOf(q, batch, item, plan), ...sharedDough(q, batch), ...milder(batch, item, guests)],
     };
   });
   const rank = (sheet: BatchSheet) => (sheet.batch.ahead ? Infinity : (sheet.start ?? 1e9));
@@ -81,7 +95,13 @@ function nowAndByFeel(line: Ingredient): WeighLine[] {
   const held = (line.grams * line.holdBackPct) / 100;
   return [
     { key: `${line.in} ${line.id}`, name: line.name, grams: line.grams - held, when: "now" },
-    { key: `${line.in} ${line.id} held`, name: line.name, grams: held, when: "by feel" },
+    {
+      key: `${line.in} ${line.id} held`,
+      name: line.name,
+      grams: held,
+      when: "by feel",
+      note: { component: line.id, plannedG: line.grams },
+    },
   ];
 }
 
@@ -98,6 +118,8 @@ function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefi
     return [
       ...doughPortions(batch.pieces, doughG, {
         divided: item.steps.some((step) => step.kind === "divide"),
+        byEye: item.piece.portionBy === "eye",
+        merge: item.piece.scraps === "merge",
         sheetMm: item.piece.thicknessMm,
         cutMm: item.piece.cutDiameterMm,
       }),
@@ -106,4 +128,56 @@ function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefi
   }
   if (batch.part === "filling" && fillingG > 0) return [fillingPortion(fillingG)];
   return [];
+}
+
+/** Lots of a filling by when they are wanted: into the pan, and when it is off the heat. */
+function byHeat(lines: readonly WeighLine[], item: Item): { name: string; lines: readonly WeighLine[] }[] {
+  const fillings = [...item.filling.components, ...(item.filling.variants ?? []).flatMap((variant) => variant.components)];
+  const cooked = (line: WeighLine) => fillings.find((c) => c.name === line.name)?.cook === true;
+  const pan = lines.filter(cooked);
+  const after = lines.filter((line) => !cooked(line));
+  return [
+    { name: after.length > 0 ? "Ready before the heat is on" : "", lines: pan },
+    { name: pan.length > 0 ? "When it is off the heat" : "", lines: after },
+  ].filter((group) => group.lines.length > 0);
+}
+
+/** Shares of each ingredient in a batch, %, by its name; doughs with the same ones are the same dough. */
+const mixture = (batch: Batch): string =>
+  batch.ingredients
+    .map((line) => `${line.name} ${Math.round((200 * line.grams) / batch.totalG)}`)
+    .sort()
+    .join();
+
+/** Another item's dough of the same formula on the same day: one mix that is divided. */
+function sharedDough(q: Quantities, batch: Batch): string[] {
+  if (batch.part !== "dough" || batch.ahead) return [];
+  const alike = q.batches.filter((b) => b.part === "dough" && !b.ahead && mixture(b) === mixture(batch));
+  if (!alike.some((b) => b.item !== batch.item)) return [];
+  const named = alike.map((b) => ({ name: q.demands.find((d) => d.item.id === b.item)!.item.name, pieces: 1, doughG: b.totalG }));
+  const { totalG, parts } = splitDough(named);
+  return [
+    `the same dough: mixed once, ${Math.round(totalG)} g are ${parts.map((p) => `${Math.round(p.grams)} g for ${p.name}`).join(" and ")}, if the mixer takes it`,
+  ];
+}
+
+const HOT = /chil(?:l?i|es)|cayenne|jalape|hot (?:sauce|pepper|paprika)|harissa|gochu/i;
+/** Heat for children against the others'; a kitchen figure of our own. */
+const MILD = 0.4;
+
+/** Where children eat a filling with chilli: how much to set aside before the heat goes in, and the heat of either part. */
+function milder(batch: Batch, item: Item, guests: Eaters): string[] {
+  const heat = batch.ingredients.filter((line) => HOT.test(line.name));
+  if (batch.part !== "filling" || heat.length === 0) return [];
+  const eaten = guests.map((g) => ({ child: g.age === "child", pieces: g.count * item.piecesPerGuest[g.age] }));
+  const all = eaten.reduce((sum, g) => sum + g.pieces, 0);
+  const theirs = eaten.filter((g) => g.child).reduce((sum, g) => sum + g.pieces, 0);
+  if (theirs === 0 || theirs === all) return [];
+  const pieces = Math.round((batch.pieces * theirs) / all);
+  if (pieces === 0) return [];
+  const { asideG } = milderPart(batch.totalG, 0, pieces / batch.pieces, MILD);
+  return heat.map((line) => {
+    const { restHeatG, asideHeatG } = milderPart(batch.totalG, line.grams, pieces / batch.pieces, MILD);
+    return `milder for ${pieces} children’s pieces: set ${Math.round(asideG)} g aside first; ${line.name} ${restHeatG.toFixed(1)} g to the rest, ${asideHeatG.toFixed(1)} g to theirs, and close theirs another way`;
+  });
 }

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
-import { clockText, lengthText, MINUTES_A_DAY } from "@/core/shared/clock";
+import { lengthText, MINUTES_A_DAY } from "@/core/shared/clock";
 import { dayText, type Target } from "../plan/plan-summary";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { ticksOf, type TimeScale } from "./scale";
 
@@ -18,6 +19,7 @@ export function Axis({
   origin: string;
   labelWidth: number;
 }) {
+  const { clock } = useDisplay();
   const ticks = ticksOf(scale);
   const severalDays = scale.pieces.some(
     (p) => Math.floor(p.from / MINUTES_A_DAY) !== Math.floor(scale.pieces[0].from / MINUTES_A_DAY),
@@ -80,7 +82,7 @@ export function Axis({
                 whiteSpace: "nowrap",
               }}
             >
-              <div>{clockText(minute)}</div>
+              <div>{clock(minute)}</div>
               <Box sx={{ color: COLOUR.soft }}>
                 {before > 0 ? `−${shortLength(before)}` : before === 0 ? "0" : `+${shortLength(-before)}`}
               </Box>
@@ -105,7 +107,7 @@ export function Axis({
               whiteSpace: "nowrap",
             }}
           >
-            {target.name} {clockText(target.minute)}
+            {target.name} {clock(target.minute)}
           </Box>
         ))}
       </Box>

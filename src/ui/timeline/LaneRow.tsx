@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import type { ReactNode } from "react";
-import { clockText } from "@/core/shared/clock";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR, monogram, toneOf, type Tone } from "../theme/tokens";
 import type { TimeScale } from "./scale";
 import type { Block, Lane } from "./timeline.view-model";
@@ -37,6 +37,7 @@ function laneHeight(lane: Lane): number {
 }
 
 export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, selected, onSelect, timeText }: Props) {
+  const { heat } = useDisplay();
   const height = laneHeight(lane);
   return (
     <>
@@ -104,7 +105,7 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
           {lane.blocks.map((block) => (
             <BlockButton
               key={`${block.task}-${block.start}-${block.row}`}
-              block={block}
+              block={{ ...block, text: heat(block.text), fill: block.fill && heat(block.fill) }}
               lane={lane}
               height={height}
               scale={scale}
@@ -130,12 +131,13 @@ function Change({
   height,
   named,
 }: Lane["changes"][number] & { scale: TimeScale; height: number; named: boolean }) {
+  const { clock, heat } = useDisplay();
   const left = scale.x(start);
   const width = Math.max(2, scale.x(end) - left);
   const rises = text.startsWith("heat");
   return (
     <Box
-      title={text}
+      title={heat(text)}
       sx={{
         position: "absolute",
         left,
@@ -158,7 +160,7 @@ function Change({
             whiteSpace: "nowrap",
           }}
         >
-          switch on {clockText(start)}
+          switch on {clock(start)}
         </Box>
       )}
     </Box>

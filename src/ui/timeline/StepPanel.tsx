@@ -5,7 +5,7 @@ import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import Close from "@mui/icons-material/CloseOutlined";
 import type { ReactNode } from "react";
-import { clockText, lengthText } from "@/core/shared/clock";
+import { lengthText } from "@/core/shared/clock";
 import { batchesFor, type Batch } from "@/core/plan/batches";
 import type { Step } from "@/core/plan/item";
 import type { Plan } from "@/core/plan/plan";
@@ -13,6 +13,8 @@ import type { PlanRequest } from "@/core/plan/request";
 import { piecesText } from "@/core/plan/words";
 import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
+import { useTicks } from "../kit/use-stored";
+import { useDisplay } from "../kit/use-display";
 import { targetsOf } from "../plan/plan-summary";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { stepOfTask } from "./timeline.view-model";
@@ -30,6 +32,7 @@ const CUE_WORD = { see: "Look", feel: "Feel", hear: "Listen", smell: "Smell" } a
 
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
 export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }: Props) {
+  const { clock, weight, heat, dial } = useDisplay();
   const info = plan.tasks[task];
   const placed = plan.solution.tasks.find((t) => t.id === task);
   const problemTask = plan.problem.tasks.find((t) => t.id === task);
@@ -53,25 +56,25 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
       <Box sx={{ display: "flex", gap: 1.25, alignItems: "flex-start" }}>
         <Monogram name={item.name} tone={toneOf(toneIndex.get(item.id) ?? 0)} />
         <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
-          {info.text}
+          {heat(info.text)}
         </Typography>
         <IconButton aria-label="Close the step" onClick={onClose} size="small">
           <Close fontSize="small" />
         </IconButton>
       </Box>
       <Box sx={{ my: 1.25, fontWeight: 650 }}>
-        {clockText(placed.start)} – {clockText(placed.end)} <Soft>({lengthText(placed.end - placed.start)})</Soft>
+        {clock(placed.start)} – {clock(placed.end)} <Soft>({lengthText(placed.end - placed.start)})</Soft>
         {target && placed.end <= target.minute && (
           <Box sx={{ fontWeight: 400, color: COLOUR.soft, fontSize: "0.85rem" }}>
             begins {lengthText(target.minute - placed.start)} before {target.name.toLowerCase()}
           </Box>
         )}
       </Box>
-      {step?.do && <Typography sx={{ mb: 1.25 }}>{step.do}</Typography>}
+      {step?.do && <Typography sx={{ mb: 1.25 }}>{heat(step.do)}</Typography>}
       {!step && (
         <Typography sx={{ mb: 1.25 }}>Nothing is done here: the place stays taken until the next step begins.</Typography>
       )}
-      {step?.caution && <Banner kind="caution">{step.caution}</Banner>}
+      {step?.caution && <Banner kind="caution">{heat(step.caution)}</Banner>}
       {request.gathering.rules
         .filter((rule) => info.step !== null && rule.steps.includes(info.step))
         .map((rule) => (
@@ -83,16 +86,19 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
         rows={[
           ["Pieces", piecesText(info.pieces)],
           ["Takes", takes.join(", ") || "nothing"],
-          range && step?.rest
-            ? ["May end", `${clockText(placed.start + range[0])} to ${clockText(placed.start + range[1])}`]
-            : undefined,
-          step?.rest ? ["Where", `${step.rest.where}, ${step.rest.atC} °C`] : undefined,
-          step?.coreC ? ["Core", `${step.coreC} °C in the thickest piece; local rules come first`] : undefined,
+          range && step?.rest ? ["May end", `${clock(placed.start + range[0])} to ${clock(placed.start + range[1])}`] : undefined,
+          step?.rest ? ["Where", heat(`${step.rest.where}, ${step.rest.atC} °C`)] : undefined,
+          step && dial(step.do) ? ["Hob", dial(step.do)!] : undefined,
+          step?.coreC ? ["Core", heat(`${step.coreC} °C in the thickest piece; local rules come first`)] : undefined,
         ]}
       />
       {step && <Cues step={step} />}
       {step && step.part !== "piece" && (
-        <Weights batches={batchesFor(plan.batches, item.id, info.range).filter((b) => b.part === step.part)} />
+        <Weights
+          gathering={request.gathering.id}
+          weight={weight}
+          batches={batchesFor(plan.batches, item.id, info.range).filter((b) => b.part === step.part)}
+        />
       )}
       {before.length > 0 && (
         <Box sx={{ mt: 1.5 }}>
@@ -119,7 +125,7 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
                 textDecoration: "underline",
               }}
             >
-              {plan.tasks[id].text} <Soft>(done {clockText(ends.get(id)!)})</Soft>
+              {plan.tasks[id].text} <Soft>(done {clock(ends.get(id)!)})</Soft>
             </Box>
           ))}
         </Box>
@@ -171,22 +177,41 @@ function Cues({ step }: { step: Step }) {
   );
 }
 
-function Weights({ batches }: { batches: readonly Batch[] }) {
+interface WeightsProps {
+  readonly gathering: string;
+  readonly batches: readonly Batch[];
+  readonly weight: (grams: number) => string;
+}
+
+/** What goes into it, with what is ticked off on the weigh-out sheet; what is missing is said before the step begins. */
+function Weights({ gathering, batches, weight }: WeightsProps) {
+  const ticks = useTicks(`unisynth-ticks-${gathering}`);
   if (batches.length === 0) return null;
+  const ready = (batch: Batch, line: Batch["ingredients"][number]) => ticks.has(`${batch.id} ${line.in} ${line.id}`);
+  const all = batches.flatMap((batch) => batch.ingredients.map((line) => ready(batch, line)));
+  const missing = all.filter((ticked) => !ticked).length;
   return (
     <Box sx={{ mt: 1.5 }}>
       <Typography variant="h3" gutterBottom>
         Weights
       </Typography>
+      {missing < all.length && missing > 0 && (
+        <Banner kind="caution">
+          {missing} of {all.length} not weighed out yet: tick them off under Quantities before the heat is on.
+        </Banner>
+      )}
       {batches.map((batch) => (
         <Box key={batch.id} sx={{ mb: 0.75 }}>
           {batches.length > 1 && <Typography variant="caption">for {piecesText(batch.pieces)}</Typography>}
           {batch.ingredients.map((line, i) => (
             <Box key={`${line.id}-${i}`} sx={{ display: "grid", gridTemplateColumns: "70px 1fr", gap: 1, fontSize: "0.85rem" }}>
               <Box sx={{ textAlign: "right", fontWeight: 600 }}>
-                {line.grams < 20 ? line.grams.toFixed(1) : Math.round(line.grams)} g
+                {line.grams < 20 ? `${line.grams.toFixed(1)} g` : weight(line.grams)}
               </Box>
-              <Box>{line.name}</Box>
+              <Box sx={{ color: ready(batch, line) ? COLOUR.soft : COLOUR.ink }}>
+                {ready(batch, line) && <span aria-label="weighed out">✓ </span>}
+                {line.name}
+              </Box>
             </Box>
           ))}
         </Box>

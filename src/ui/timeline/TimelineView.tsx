@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonGroup from "@mui/material/ButtonGroup";
 import { useEffect, useMemo, useState, type KeyboardEvent } from "react";
-import { clockText } from "@/core/shared/clock";
+import { useDisplay } from "../kit/use-display";
 import { Empty } from "../kit/Empty";
 import { itemOrder } from "../gathering/gathering.view-model";
 import { usePlan } from "../plan/PlanProvider";
@@ -23,6 +23,7 @@ const ZOOMS = [
 
 /** The one timeline: hands first, then what heats, what is cold and what rests; everything runs towards the waves. */
 export function TimelineView() {
+  const { clock } = useDisplay();
   const { good, work, source, latest } = usePlan();
   const [zoom, setZoom] = useState(0);
   const [selected, setSelected] = useState<string | undefined>(undefined);
@@ -116,7 +117,7 @@ export function TimelineView() {
                 nameOf={(item) => source.items.find((x) => x.id === item)?.name ?? item}
                 selected={chosen}
                 onSelect={setSelected}
-                timeText={(block) => `${clockText(block.start)} to ${clockText(block.end)}`}
+                timeText={(block) => `${clock(block.start)} to ${clock(block.end)}`}
               />
             ))}
           </Box>

@@ -1,8 +1,9 @@
 import { database } from "@/db/database";
 import { pantryRepository } from "@/db/pantry";
 import { QuantitiesView } from "@/ui/quantities/QuantitiesView";
+import { noteLiquid } from "../../../items/actions";
 import { savePantry } from "../actions";
 
 export default function Page() {
-  return <QuantitiesView pantry={pantryRepository(database()).all()} savePantry={savePantry} />;
+  return <QuantitiesView pantry={pantryRepository(database()).all()} savePantry={savePantry} noteLiquid={noteLiquid} />;
 }

@@ -1,0 +1,92 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import { editStep, heatedBy, removeStep, type StepEdit } from "@/core/formulas/step-edit";
+import type { Item } from "@/core/plan/item";
+import { lengthText } from "@/core/shared/clock";
+import { issueText } from "@/core/shared/issue-text";
+import { NumberField } from "../kit/NumberField";
+import { COLOUR } from "../theme/tokens";
+
+interface Props {
+  readonly item: Item;
+  readonly id: string;
+  readonly onChange: (item: Item) => void;
+  /** The step was taken out. */
+  readonly onGone: () => void;
+}
+
+/** One step opened for change: its words, times and heat, and what it took in this kitchen. */
+export function StepForm({ item, id, onChange, onGone }: Props) {
+  const [refused, setRefused] = useState<string | undefined>(undefined);
+  const step = item.steps.find((s) => s.id === id);
+  if (!step) return null;
+  const edit = (change: StepEdit) => {
+    const next = editStep(item, id, change);
+    setRefused(next.ok ? undefined : issueText(next.issues[0], "This step"));
+    if (next.ok) onChange(next.value);
+  };
+  const field = (label: string, value: number | undefined, key: keyof StepEdit, width = 130) => (
+    <NumberField
+      label={label}
+      value={value}
+      width={width}
+      onChange={(v) => (v !== undefined ? edit({ [key]: v }) : key === "tookMin" ? edit({ tookMin: null }) : undefined)}
+    />
+  );
+  const stated = step.rest?.target ?? step.time.fixedMin;
+  const took = step.tookMin;
+  return (
+    <Box
+      sx={{ gridColumn: "1 / -1", background: COLOUR.page, p: 1.5, display: "grid", gap: 1.5 }}
+      role="group"
+      aria-label={`Change step ${id}`}
+    >
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5 }}>
+        {step.rest ? (
+          <>
+            {field("Shortest, min", step.rest.min, "restMin")}
+            {field("Usual, min", step.rest.target, "restTarget")}
+            {field("Longest, min", step.rest.max, "restMax")}
+          </>
+        ) : (
+          <>
+            {field("Minutes", step.time.fixedMin, "fixedMin", 100)}
+            {field("Seconds a piece", step.time.secPerPiece, "secPerPiece")}
+          </>
+        )}
+        {heatedBy(step) && field("Heat, °C", heatedBy(step)!.settingC, "ovenC", 100)}
+        {field("Took here, min", took, "tookMin")}
+        <Button
+          sx={{ ml: "auto" }}
+          onClick={() => {
+            onChange(removeStep(item, id));
+            onGone();
+          }}
+        >
+          Take this step out
+        </Button>
+      </Box>
+      <TextField
+        label="What is done"
+        multiline
+        value={step.do}
+        onChange={(e) => edit({ do: e.target.value.slice(0, 600) })}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      {refused && (
+        <Box role="alert" sx={{ color: COLOUR.ember }}>
+          {refused}
+        </Box>
+      )}
+      {took !== undefined && took > stated && (
+        <Box sx={{ color: COLOUR.tide }}>
+          The recipe says {lengthText(stated)}, here it took {lengthText(took)}: {lengthText(stated)} to {lengthText(took)} is
+          expected and {lengthText(took)} is kept free.
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,87 @@
+"use client";
+import Box from "@mui/material/Box";
+import Paper from "@mui/material/Paper";
+import Slider from "@mui/material/Slider";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { fatRatioText } from "@/core/formulas/exchange";
+import { richnessOf, RICHNESS, setRichness, waysOf, type Way } from "@/core/formulas/ways";
+import type { Item } from "@/core/plan/item";
+import { COLOUR } from "../theme/tokens";
+
+/** Where cooks differ, worked out for this item: each answer says what it does before it is taken. */
+export function WaysCard({ item, onChange }: { item: Item; onChange: (item: Item) => void }) {
+  const ratio = richnessOf(item);
+  return (
+    <Paper component="section" aria-label="Where cooks differ" sx={{ p: 2 }}>
+      <Typography variant="h2" gutterBottom>
+        Where cooks differ
+      </Typography>
+      {ratio !== undefined && (
+        <Box sx={{ py: 1 }}>
+          <Typography variant="body2" id="richness">
+            How rich a dough?
+          </Typography>
+          <Slider
+            aria-labelledby="richness"
+            value={Math.round(ratio * 100) / 100}
+            min={RICHNESS.min}
+            max={RICHNESS.max}
+            step={0.05}
+            marks={[
+              { value: 0.5, label: "1 : 2" },
+              { value: 0.7, label: "0.7" },
+              { value: 0.9, label: "0.9" },
+            ]}
+            onChange={(_, value) => onChange(setRichness(item, value as number))}
+            sx={{ mx: 1, width: "calc(100% - 16px)" }}
+          />
+          <Typography variant="caption">{fatRatioText(ratio, 1)}</Typography>
+        </Box>
+      )}
+      {waysOf(item).map((way) => (
+        <Question key={way.id} way={way} onChange={onChange} />
+      ))}
+    </Paper>
+  );
+}
+
+function Question({ way, onChange }: { way: Way; onChange: (item: Item) => void }) {
+  const [looked, setLooked] = useState<string | undefined>(undefined);
+  const shown = way.options.find((o) => o.id === (looked ?? way.chosen));
+  return (
+    <Box sx={{ py: 1, borderTop: `1px solid ${COLOUR.line}` }}>
+      <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
+        <Typography variant="body2" sx={{ flex: "1 1 200px" }}>
+          {way.question}
+        </Typography>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={way.chosen ?? null}
+          aria-label={way.question}
+          onChange={(_, id: string | null) => id && onChange(way.options.find((o) => o.id === id)!.item)}
+        >
+          {way.options.map((option) => (
+            <ToggleButton
+              key={option.id}
+              value={option.id}
+              onMouseEnter={() => setLooked(option.id)}
+              onMouseLeave={() => setLooked(undefined)}
+              onFocus={() => setLooked(option.id)}
+              onBlur={() => setLooked(undefined)}
+              sx={{ textTransform: "none", minHeight: 34 }}
+            >
+              {option.name}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </Box>
+      <Typography variant="caption" sx={{ display: "block", minHeight: 20 }}>
+        {shown ? `${looked && looked !== way.chosen ? "would be: " : ""}${shown.effect}` : "this item goes its own way"}
+      </Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,138 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import Popover from "@mui/material/Popover";
+import TextField from "@mui/material/TextField";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Typography from "@mui/material/Typography";
+import { useState, type ReactNode } from "react";
+import { NumberField } from "./NumberField";
+import { SYSTEMS, useDisplay, type Display } from "./use-display";
+
+/** Units, clock and hob of this cook, behind one button that says what they are. */
+export function DisplayMenu() {
+  const { display, set } = useDisplay();
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <Button
+        onClick={(event) => setAt(event.currentTarget)}
+        aria-haspopup="dialog"
+        sx={{ color: "#e4f1ef", minHeight: 32, fontSize: "0.8rem", whiteSpace: "nowrap" }}
+      >
+        Units: {display.weights} · °{display.heat} · {display.clock} h
+      </Button>
+      <Popover
+        open={at !== null}
+        anchorEl={at}
+        onClose={() => setAt(null)}
+        anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
+        transformOrigin={{ vertical: "top", horizontal: "right" }}
+        slotProps={{ paper: { role: "dialog", "aria-label": "Units, clock and hob", sx: { p: 2, width: 330 } } }}
+      >
+        <Box sx={{ display: "grid", gap: 1.5 }}>
+          <Choice
+            name="Weights"
+            value={display.weights}
+            of={[
+              ["g", "grams"],
+              ["oz", "ounces"],
+            ]}
+            onPick={(weights) => set({ weights })}
+          />
+          <Choice
+            name="Temperature"
+            value={display.heat}
+            of={[
+              ["C", "°C"],
+              ["F", "°F"],
+            ]}
+            onPick={(heat) => set({ heat })}
+          />
+          <Choice
+            name="Clock"
+            value={display.clock}
+            of={[
+              ["24", "18:30"],
+              ["12", "6:30 pm"],
+            ]}
+            onPick={(clock) => set({ clock })}
+          />
+          <TextField
+            select
+            label="Cups and spoons"
+            value={display.system}
+            onChange={(e) => set({ system: e.target.value as Display["system"] })}
+          >
+            {SYSTEMS.map(({ value, name }) => (
+              <MenuItem key={value} value={value}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+          <Row name="Hob dial">
+            <NumberField
+              label="Highest"
+              value={display.hob.most}
+              onChange={(most) =>
+                most !== undefined && most >= 2 && most <= 20 && set({ hob: { ...display.hob, most: Math.round(most) } })
+              }
+            />
+            <NumberField
+              label="Medium is"
+              value={display.hob.medium}
+              onChange={(medium) =>
+                medium !== undefined &&
+                medium >= 1 &&
+                medium < display.hob.most &&
+                set({ hob: { ...display.hob, medium: Math.round(medium) } })
+              }
+            />
+          </Row>
+          <Typography variant="caption">Kept in this browser. Recipes are stored in grams and °C whatever is shown.</Typography>
+        </Box>
+      </Popover>
+    </>
+  );
+}
+
+const Row = ({ name, children }: { name: string; children: ReactNode }) => (
+  <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+    <Typography variant="body2" sx={{ flex: 1 }}>
+      {name}
+    </Typography>
+    {children}
+  </Box>
+);
+
+function Choice<T extends string>({
+  name,
+  value,
+  of,
+  onPick,
+}: {
+  name: string;
+  value: T;
+  of: readonly (readonly [T, string])[];
+  onPick: (value: T) => void;
+}) {
+  return (
+    <Row name={name}>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={value}
+        onChange={(_, next: T | null) => next && onPick(next)}
+        aria-label={name}
+      >
+        {of.map(([id, text]) => (
+          <ToggleButton key={id} value={id} sx={{ textTransform: "none", minHeight: 34 }}>
+            {text}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </Row>
+  );
+}

@@ -1,0 +1,69 @@
+"use client";
+import { useMemo } from "react";
+import { dialOf } from "@/core/quantities/heat-words";
+import { heatText, weightText } from "@/core/quantities/display";
+import type { System } from "@/core/quantities/unit-table";
+import { clockText, type ClockStyle } from "@/core/shared/clock";
+import { z } from "zod";
+import { useStored } from "./use-stored";
+
+export const SYSTEMS: readonly { value: System; name: string }[] = [
+  { value: "metric", name: "metric cup, 250 ml" },
+  { value: "us", name: "US cup, 240 ml" },
+  { value: "au", name: "Australian spoons, 20 ml" },
+  { value: "imperial", name: "imperial cup, 284 ml" },
+];
+
+const DisplaySchema = z.object({
+  system: z.enum(["metric", "us", "au", "imperial"]).catch("metric"),
+  weights: z.enum(["g", "oz"]).catch("g"),
+  heat: z.enum(["C", "F"]).catch("C"),
+  clock: z.enum(["24", "12"]).catch("24"),
+  /** The hob's highest number, and the one that this cook calls medium. */
+  hob: z.object({ most: z.int().min(2).max(20), medium: z.int().min(1).max(19) }).catch({ most: 9, medium: 5 }),
+});
+/** How figures are shown to this cook; nothing of it changes what is stored. */
+export type Display = z.output<typeof DisplaySchema>;
+
+const PLAIN = DisplaySchema.parse({});
+
+function read(text: string): Display {
+  try {
+    return DisplaySchema.parse({ ...PLAIN, ...JSON.parse(text) });
+  } catch {
+    return PLAIN;
+  }
+}
+
+export interface Shown {
+  readonly display: Display;
+  readonly set: (change: Partial<Display>) => void;
+  /** "18:30" or "6:30 pm". */
+  readonly clock: (minute: number) => string;
+  /** "860 g", "2.16 kg" or "1 lb 14 oz". */
+  readonly weight: (grams: number) => string;
+  /** A text with its temperatures in the cook's scale. */
+  readonly heat: (text: string) => string;
+  /** What a heat word in a text is on this cook's hob, "5 to 6 of 9"; undefined where it has none. */
+  readonly dial: (text: string) => string | undefined;
+}
+
+/** The cook's own units, clock and hob, remembered in this browser, with the texts that follow from them. */
+export function useDisplay(): Shown {
+  const [text, put] = useStored("unisynth-display");
+  return useMemo(() => {
+    const display = read(text);
+    return {
+      display,
+      set: (change) => put(JSON.stringify({ ...display, ...change })),
+      clock: (minute) => clockText(minute, display.clock as ClockStyle),
+      weight: (grams) => weightText(grams, display.weights),
+      heat: (words) => heatText(words, display.heat),
+      dial: (words) => {
+        const { most, medium } = display.hob;
+        const found = dialOf(words, most, Math.min(medium, most - 1));
+        return found && `${found.from === found.to ? found.from : `${found.from} to ${found.to}`} of ${most}`;
+      },
+    };
+  }, [text, put]);
+}

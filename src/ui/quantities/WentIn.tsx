@@ -1,0 +1,65 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import { issueText } from "@/core/shared/issue-text";
+import type { Result } from "@/core/shared/issue";
+import { NumberField } from "../kit/NumberField";
+import { COLOUR } from "../theme/tokens";
+
+export type NoteLiquid = (note: {
+  item: string;
+  component: string;
+  usedG: number;
+  plannedG: number;
+}) => Promise<Result<{ id: string }>>;
+
+interface Props {
+  readonly item: string;
+  readonly name: string;
+  readonly component: string;
+  readonly plannedG: number;
+  readonly onNote: NoteLiquid;
+}
+
+/** How much of a liquid went in by feel, noted for the next time. */
+export function WentIn({ item, name, component, plannedG, onNote }: Props) {
+  const [used, setUsed] = useState<number | undefined>(undefined);
+  const [said, setSaid] = useState<{ good: boolean; text: string } | undefined>(undefined);
+  const note = async () => {
+    if (used === undefined) return;
+    const done = await onNote({ item, component, usedG: used, plannedG }).catch(() => undefined);
+    setSaid(
+      done === undefined
+        ? { good: false, text: "Not noted: no answer. Try again." }
+        : done.ok
+          ? { good: true, text: `Noted: the next plan starts from ${Math.round(used)} for ${Math.round(plannedG)} g.` }
+          : { good: false, text: issueText(done.issues[0], `${name} that went in`) },
+    );
+  };
+  return (
+    <Box
+      className="no-print"
+      sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap", py: 0.5, fontSize: "0.82rem" }}
+    >
+      <span>went in, in all</span>
+      <NumberField
+        label={`${name} that went in, g`}
+        value={used}
+        onChange={setUsed}
+        width={76}
+        quiet
+        placeholder={`${Math.round(plannedG)}`}
+      />
+      <span>g</span>
+      <Button size="small" disabled={used === undefined || Number.isNaN(used)} onClick={() => void note()}>
+        Note it
+      </Button>
+      {said && (
+        <Box role="status" sx={{ flexBasis: "100%", color: said.good ? COLOUR.fits : COLOUR.ember }}>
+          {said.text}
+        </Box>
+      )}
+    </Box>
+  );
+}
