@@ -122,3 +122,82 @@ test("ways of doing it change the steps; a copy and putting away can be taken ba
   await away.getByRole("button", { name: "Bring back" }).click();
   await expect(away).toBeHidden();
 });
+
+test("an exchange, a question on which cooks differ and a step's time change the item, and undo takes them back", async ({
+  page,
+}) => {
+  await page.goto("/items/slipway-pie");
+  await page.getByLabel("Use something else instead of butter, unsalted, cold").click();
+  await page.getByRole("menuitem", { name: /205 g lard.*40 g more water/s }).click();
+  await expect(page.getByLabel("Grams of lard")).toHaveValue("205");
+  await expect(page.getByLabel("Grams of water, iced")).toHaveValue("190");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Grams of butter, unsalted, cold")).toHaveValue("250");
+
+  const ways = page.getByRole("region", { name: "Where cooks differ" });
+  await ways.getByRole("group", { name: "Leavener in the pastry?" }).getByRole("button", { name: "1 % baking powder" }).click();
+  await expect(page.getByLabel("Grams of baking powder")).toHaveValue("5");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Grams of baking powder")).toHaveCount(0);
+
+  const steps = page.getByRole("region", { name: "Steps" });
+  const bake = steps.locator('[data-step="a-bake"]');
+  await bake.getByRole("button", { name: "Change" }).click();
+  await bake.getByLabel("Took here, min").fill("55");
+  await expect(bake).toContainText("55 min is kept free");
+  await bake.getByLabel("Heat, °C").fill("900");
+  await expect(bake.getByRole("alert")).toContainText("up to 320 °C");
+  await expect(bake.getByLabel("Heat, °C")).toHaveValue("900");
+});
+
+test("sums for an item answer as they are typed", async ({ page }) => {
+  await page.goto("/items/slipway-pie");
+  const sums = page.getByRole("region", { name: "Sums for this item" });
+  await sums.getByLabel("Liquid, g").fill("400");
+  await expect(sums).toContainText("16 g of starch stirred into 32 g of cold water, or 32 g of flour");
+  await sums.getByRole("tab", { name: "Sheet, cutter, lattice" }).click();
+  await sums.getByLabel("Round things in this house, mm").fill("120, 150, 200");
+  await expect(sums).toContainText("Cut 140 mm: the one of 150 mm will do");
+  await expect(sums).toContainText("8 strips each way");
+  await sums.getByRole("tab", { name: "Another dish" }).click();
+  await expect(sums).toContainText("crust × 2.10");
+});
+
+test("what went in by feel is the next plan's figure, and pieces are weighed in", async ({ page }) => {
+  await page.goto("/g/launch-night/quantities");
+  // The weights need no timetable: the search is left to another day.
+  await page.getByRole("button", { name: "Stop" }).click();
+  const dough = page.getByRole("article", { name: "Hawser coils, Dough" });
+  const field = dough.getByLabel(/that went in, g/);
+  const planned = Number(await field.getAttribute("placeholder"));
+  await field.fill("3");
+  await dough.getByRole("button", { name: "Note it" }).click();
+  await expect(dough.getByText(/that went in is 3; expected between/)).toBeVisible();
+  await field.fill(String(planned + 20));
+  await dough.getByRole("button", { name: "Note it" }).click();
+  await expect(dough.getByText(/Noted: the next plan starts from/)).toBeVisible();
+
+  await dough.getByText(/Weigh the pieces/).click();
+  for (const grams of ["68", "90"]) {
+    await dough.getByLabel(/Weight of piece/).fill(grams);
+    await page.keyboard.press("Enter");
+  }
+  await expect(dough).toContainText("2 of 18 weighed; the other 16 must be 66.6 g");
+  await expect(dough).toContainText("90 g, fill 72.8 g");
+
+  await page.goto("/items/hawser-coil");
+  await expect(page.getByText(/By feel it took/)).toBeVisible();
+  await page.getByRole("button", { name: "Forget it" }).click();
+  await expect(page.getByText(/By feel it took/)).toHaveCount(0);
+});
+
+test("units, clock and scale are the cook's own on every page", async ({ page }) => {
+  await page.goto("/items/hawser-coil");
+  await page.getByRole("button", { name: /^Units/ }).click();
+  await page.getByRole("button", { name: "°F", exact: true }).click();
+  await page.getByRole("button", { name: "6:30 pm" }).click();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("region", { name: "Steps" })).toContainText(/oven \d+ °F/);
+  await page.goto("/g/first-try");
+  await expect(page.getByTestId("first-start")).toContainText(/\d:\d\d [ap]m/, { timeout: 30_000 });
+});

@@ -149,8 +149,8 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
               </Box>
             </Paper>
             <WaysCard item={item} onChange={change} />
-            <SumsCard item={item} onChange={change} />
             <StepsCard item={item} choices={choices} onChoose={setChoices} chosen={optionsOf(item, choices)} onChange={change} />
+            <SumsCard item={item} onChange={change} />
           </Box>
           <Box sx={{ display: "grid", gap: 2.5, position: { lg: "sticky" }, top: 12 }}>
             <BalanceCard item={item} totals={totals} onChange={change} />

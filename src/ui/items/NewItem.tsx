@@ -15,7 +15,7 @@ import type { Issue, Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
 import { NumberField } from "../kit/NumberField";
 import { TopBar } from "../kit/TopBar";
-import { useDisplay } from "../kit/use-display";
+import { SYSTEMS, useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { PasteLines } from "./PasteLines";
 
@@ -29,7 +29,7 @@ interface Props {
 /** A recipe from paper, typed as it stands there; the grams, the pieces and the steps fall out beside it. */
 export function NewItem({ items, create }: Props) {
   const router = useRouter();
-  const { display, heat } = useDisplay();
+  const { display, heat, set: setDisplay } = useDisplay();
   const { system } = display;
   const [form, setForm] = useState(EMPTY);
   const [likeId, setLikeId] = useState(items[0]?.id ?? "");
@@ -100,6 +100,19 @@ export function NewItem({ items, create }: Props) {
               {items.map((item) => (
                 <MenuItem key={item.id} value={item.id}>
                   {item.name}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="Its cups and spoons"
+              value={system}
+              onChange={(e) => setDisplay({ system: e.target.value as typeof system })}
+              sx={{ flex: "0 1 210px" }}
+            >
+              {SYSTEMS.map(({ value, name }) => (
+                <MenuItem key={value} value={value}>
+                  {name}
                 </MenuItem>
               ))}
             </TextField>

@@ -101,14 +101,16 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
 
 /** Grams first, as they are read at the scale; the whole line is the target. */
 function Line({ line, big, ticked, onTick }: { line: WeighLine; big: boolean; ticked: boolean; onTick: () => void }) {
-  const grams = gramsText(line.grams, useDisplay());
+  const shown = useDisplay();
+  const grams = gramsText(line.grams, shown);
+  const name = shown.heat(line.name);
   return (
     <Box
       component="button"
       type="button"
       role="checkbox"
       aria-checked={ticked}
-      aria-label={`${grams} ${line.name}${line.when ? `, ${line.when}` : ""}`}
+      aria-label={`${grams} ${name}${line.when ? `, ${line.when}` : ""}`}
       onClick={onTick}
       sx={{
         display: "grid",
@@ -152,7 +154,7 @@ function Line({ line, big, ticked, onTick }: { line: WeighLine; big: boolean; ti
         {grams}
       </Box>
       <Box component="span" sx={{ overflowWrap: "anywhere" }}>
-        {line.name}
+        {name}
         {line.when && (
           <Box
             component="strong"

@@ -45,6 +45,15 @@ export const theme = createTheme({
       styleOverrides: { root: { border: `1px solid ${COLOUR.line}`, backgroundImage: "none" } },
     },
     MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { borderRadius: 4, minHeight: 36 } } },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          color: COLOUR.ink,
+          "&.Mui-selected, &.Mui-selected:hover": { background: COLOUR.tide, color: "#ffffff" },
+          "&:hover": { background: COLOUR.tideMist },
+        },
+      },
+    },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiTextField: { defaultProps: { size: "small" } },
     MuiSelect: { styleOverrides: { select: { fontSize: "0.875rem", paddingLeft: 10 } } },
