@@ -10,7 +10,7 @@ import {
 } from "../quantities/portions";
 import { againstDiet, biteText, doughProtein, itemChecks } from "./checks";
 import { effectiveProtein, exchangeFat, exchangeForSelfRaising, fatRatioText, FATS } from "./exchange";
-import { fillingLimit, saltBudget, spoonGrams, thicken } from "./seasoning";
+import { bindable, fillingLimit, isRaw, saltBudget, saltSources, spoonGrams, thicken } from "./seasoning";
 
 describe("exchanges", () => {
   test("N27: two to one by cups is 0.91 by weight", () =>
@@ -93,4 +93,21 @@ describe("what a cook would ask", () => {
     expect(againstDiet(demoItem("mooring-bun"), "vegan")).toEqual([]);
   });
   test("strong flour springs back", () => expect(biteText(doughProtein(demoItem("bow-seat-bun"))!)).toBe("strong, springs back"));
+});
+
+test("what of a filling is salty, runs, or is raw", () => {
+  const filling = [
+    { name: "minced pork", grams: 400 },
+    { name: "soy sauce", grams: 40 },
+    { name: "chicken stock", grams: 100 },
+    { name: "unsalted butter", grams: 20 },
+    { name: "fine salt", grams: 3 },
+  ];
+  const { carried, addedG } = saltSources(filling);
+  expect(carried.map((c) => [c.name, c.saltPct])).toEqual([
+    ["soy sauce", 15],
+    ["chicken stock", 0.8],
+  ]);
+  expect([addedG, bindable(filling), isRaw(filling)]).toEqual([3, 100, true]);
+  expect(isRaw(filling.map((c) => ({ ...c, cook: true })))).toBe(false);
 });

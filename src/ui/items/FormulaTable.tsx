@@ -46,6 +46,8 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
   const columns = pct
     ? "minmax(120px, 1.5fr) 96px 84px minmax(110px, 1fr) 68px"
     : "minmax(120px, 1.5fr) 96px minmax(110px, 1fr) 68px";
+  // On a phone the name has a line of its own.
+  const grid = { xs: pct ? "80px 66px minmax(0, 1fr) 64px" : "80px minmax(0, 1fr) 64px", sm: columns };
   const keyOf = (i: number, column: string) => `${title}-${i}-${column}`;
   const errorOf = (i: number, column: string) => (refused?.key === keyOf(i, column) ? refused.text : undefined);
   return (
@@ -54,7 +56,7 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
         role="row"
         sx={{
           display: "grid",
-          gridTemplateColumns: columns,
+          gridTemplateColumns: grid,
           gap: 1,
           alignItems: "end",
           pb: 0.5,
@@ -62,7 +64,7 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
           color: COLOUR.soft,
         }}
       >
-        <Typography role="columnheader" variant="h3" sx={{ color: COLOUR.ink }}>
+        <Typography role="columnheader" variant="h3" sx={{ color: COLOUR.ink, gridColumn: { xs: "1 / -1", sm: "auto" } }}>
           {title}
         </Typography>
         <Box role="columnheader" sx={{ textAlign: "right" }}>
@@ -82,23 +84,25 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
           role="row"
           sx={{
             display: "grid",
-            gridTemplateColumns: columns,
+            gridTemplateColumns: grid,
             gap: 1,
             alignItems: "start",
             py: 0.4,
             borderTop: `1px solid ${COLOUR.line}`,
           }}
         >
-          <TextCell
-            label={`Ingredient ${i + 1} of ${title}`}
-            value={component.name}
-            bold={component.flour}
-            onType={(text) => {
-              if (text.trim() === "") return "a name is needed";
-              onChange(renameComponent(item, place, i, text));
-              return undefined;
-            }}
-          />
+          <Box sx={{ gridColumn: { xs: "1 / -1", sm: "auto" } }}>
+            <TextCell
+              label={`Ingredient ${i + 1} of ${title}`}
+              value={component.name}
+              bold={component.flour}
+              onType={(text) => {
+                if (text.trim() === "") return "a name is needed";
+                onChange(renameComponent(item, place, i, text));
+                return undefined;
+              }}
+            />
+          </Box>
           <NumberField
             label={`Grams of ${component.name}`}
             value={one(component.grams)}

@@ -113,7 +113,7 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
             alignItems: "start",
           }}
         >
-          <Box sx={{ display: "grid", gap: 2.5 }}>
+          <Box sx={{ display: "grid", gap: 2.5, gridTemplateColumns: "minmax(0, 1fr)" }}>
             <Paper component="section" aria-label="Formula" sx={{ p: 2 }}>
               <Typography variant="h2">One batch, {item.base.pieces} pieces</Typography>
               <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>

@@ -50,6 +50,7 @@ export function StepsCard({ item, choices, chosen, onChoose, onChange }: Props) 
             <ToggleButtonGroup
               exclusive
               size="small"
+              sx={{ flexWrap: "wrap" }}
               value={chosen[i].id}
               onChange={(_, option: string | null) => option && onChoose({ ...choices, [school.id]: option })}
               aria-label={school.question || school.id}

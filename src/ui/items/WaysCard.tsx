@@ -60,6 +60,7 @@ function Question({ way, onChange }: { way: Way; onChange: (item: Item) => void 
         <ToggleButtonGroup
           exclusive
           size="small"
+          sx={{ flexWrap: "wrap" }}
           value={way.chosen ?? null}
           aria-label={way.question}
           onChange={(_, id: string | null) => id && onChange(way.options.find((o) => o.id === id)!.item)}

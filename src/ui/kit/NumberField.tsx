@@ -31,7 +31,7 @@ export function NumberField({ label, value, onChange, error, placeholder, width 
       onBlur={() => setTyped((text) => (text !== undefined && Number.isNaN(Number(text)) ? text : undefined))}
       error={error !== undefined}
       helperText={error}
-      sx={{ width: error ? 260 : width }}
+      sx={{ width: error ? 260 : width, maxWidth: "100%" }}
       slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": quiet ? label : undefined, style: { textAlign: "right" } } }}
     />
   );
