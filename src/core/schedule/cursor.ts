@@ -5,6 +5,9 @@ import type { Windows } from "./windows";
 /** Which times are tried first: the latest, the earliest, or outward from a wished end. */
 export type Wish = "late" | "early" | number;
 
+/** A minute late costs at most this many times one early, as far as the order of trying goes. */
+const MOST_BIAS = 20;
+
 /**
  * Walks through the placements of one task, best wish first, and takes each that the resources allow.
  * The anchor is the end (wish late or a minute) or the start (wish early); a stretchable task has an inner walk over
@@ -26,16 +29,17 @@ export class Cursor {
   private innerEnd = -1;
   private stride = 1;
   /** Moments at which the other end's parts could have their units, in the order of growing stretch; filled when first needed. */
-  private readonly moments: Int32Array;
+  private moments = new Int32Array(0);
   private momentCount = -1;
+  /** From a wished minute, so many earlier places are tried for each later one. */
+  private bias = 1;
+  private downs = 0;
 
   constructor(
     private readonly model: Model,
     private readonly windows: Windows,
     private readonly occupancy: Occupancy,
-  ) {
-    this.moments = new Int32Array(model.horizon + 1);
-  }
+  ) {}
 
   begin(task: number, wish: Wish): void {
     const { lo, hi } = this.windows;
@@ -44,6 +48,8 @@ export class Cursor {
     this.stride = 1;
     this.momentCount = -1;
     this.wishEarly = wish === "early";
+    this.downs = 0;
+    this.bias = 1;
     const node = 2 * task + (this.wishEarly ? 0 : 1);
     this.low = lo[node];
     this.high = hi[node];
@@ -57,6 +63,9 @@ export class Cursor {
       const middle = Math.min(this.high, Math.max(this.low, wish));
       this.down = middle;
       this.up = middle + 1;
+      const { early, late } = this.model;
+      if (late[task] > early[task])
+        this.bias = Math.min(MOST_BIAS, Math.round(late[task] / Math.max(early[task], late[task] / MOST_BIAS)));
     }
     this.innerEnd = -1;
     this.inner = 0;
@@ -113,7 +122,8 @@ export class Cursor {
     const canDown = this.down >= this.low;
     const canUp = this.up <= this.high;
     if (!canDown && !canUp) return false;
-    this.lastWasDown = canDown && (!canUp || !this.lastWasDown || this.down === this.up - 1);
+    this.lastWasDown = canDown && (!canUp || this.downs < this.bias);
+    this.downs = this.lastWasDown ? this.downs + 1 : 0;
     this.anchor = this.lastWasDown ? this.down-- : this.up++;
     return true;
   }
@@ -176,7 +186,9 @@ export class Cursor {
   }
 
   private findMoments(low: number, high: number): void {
-    const { task, occupancy, wishEarly, moments } = this;
+    const { task, occupancy, wishEarly } = this;
+    if (this.moments.length <= high - low) this.moments = new Int32Array(high - low + 1);
+    const { moments } = this;
     let count = 0;
     for (let k = 0; k <= high - low; k++) {
       const moment = wishEarly ? low + k : high - k;

@@ -18,6 +18,7 @@ export class Occupancy {
   /** Units left at each minute of each pool. */
   private readonly free: (Int32Array | undefined)[];
   private readonly loads: Load[][];
+  private readonly reach: readonly { readonly span: number; readonly change: number }[];
   private readonly starts: Int32Array;
   private readonly ends: Int32Array;
   /** Position in the resource list of each use of each placed task. */
@@ -37,6 +38,7 @@ export class Occupancy {
   constructor(private readonly model: Model) {
     this.free = model.units.map((row) => row?.slice());
     this.loads = model.chambers.map(() => []);
+    this.reach = reachOf(model);
     this.starts = new Int32Array(model.n).fill(-1);
     this.ends = new Int32Array(model.n).fill(-1);
     this.choices = model.uses.map((uses) => new Int32Array(uses.length));
@@ -178,7 +180,7 @@ export class Occupancy {
     const resource = use.resources[choice];
     if (use.chamber) {
       const loads = this.loads[resource];
-      for (let i = loads.length - 1; i >= 0; i--)
+      for (let i = firstFrom(loads, start); i < loads.length; i++)
         if (loads[i].task === task && loads[i].amount === use.amount && loads[i].rank === use.rank) {
           loads.splice(i, 1);
           return;
@@ -202,15 +204,22 @@ export class Occupancy {
     return false;
   }
 
-  /** Puts a load in where slots, settings, seals, ranks and recovery of the chamber allow it. Loads stay sorted by start. */
+  /**
+   * Puts a load in where slots, settings, seals, ranks and recovery of the chamber allow it. Loads stay sorted by start,
+   * then rank; only those near enough to meet the load, or its change of setting, are looked at.
+   */
   private tryLoad(task: number, use: ModelUse, resource: number, start: number, end: number): boolean {
     const chamber = this.model.chambers[resource]!;
     const loads = this.loads[resource];
     const { amount, setting, sealed, rank } = use;
     if (amount > chamber.slots) return this.refuse(resource, 1 << 28, 1 << 28);
+    if (chamber.ranked && !this.ranksHold(loads, rank, resource, start)) return false;
+    const { span, change: widest } = this.reach[resource];
+    const near = Math.max(widest, chamber.recovery);
     let beside = 0;
-    for (let i = 0; i < loads.length; i++) {
+    for (let i = firstFrom(loads, start - span - near); i < loads.length; i++) {
       const other = loads[i];
+      if (other.start >= end + near) break;
       if (other.start < end && start < other.end) {
         if (other.setting !== setting) return this.refuse(resource, end - other.start, other.end - start);
         beside += other.amount;
@@ -221,34 +230,72 @@ export class Occupancy {
         if (gap < change)
           return other.end <= start ? this.refuse(resource, 1, change - gap) : this.refuse(resource, change - gap, 1);
       }
-      if (inside(other.start, start, sealed) || inside(other.end, start, sealed)) return this.refuse(resource, 1, 1);
-      if (inside(start, other.start, other.sealed) || inside(end, other.start, other.sealed)) return this.refuse(resource, 1, 1);
-      if (chamber.ranked && ((rank < other.rank && start > other.start) || (rank > other.rank && start < other.start)))
-        return rank < other.rank
-          ? this.refuse(resource, start - other.start, 1 << 28)
-          : this.refuse(resource, 1 << 28, other.start - start);
+      const { start: s, end: e, sealed: seal } = other;
+      if (inside(s, start, sealed)) return this.refuse(resource, start + sealed - s, s - start);
+      if (inside(e, start, sealed)) return this.refuse(resource, start + sealed - e, e - start);
+      if (inside(start, s, seal)) return this.refuse(resource, start - s, s + seal - start);
+      if (inside(end, s, seal)) return this.refuse(resource, end - s, s + seal - end);
     }
-    if (beside + amount > chamber.slots && this.mostBeside(loads, start, end) + amount > chamber.slots)
-      return this.refuse(resource, 1, 1);
-    const load: Load = { task, start, end, amount, setting, sealed, rank };
-    let at = loads.length;
-    while (at > 0 && loads[at - 1].start > start) at--;
-    loads.splice(at, 0, load);
-    if (chamber.recovery === 0 || recovers(loads, chamber.recovery)) return true;
+    if (beside + amount > chamber.slots && !this.slotsHold(resource, amount, start, end)) return false;
+    let at = firstFrom(loads, start + 1);
+    while (at > 0 && loads[at - 1].start === start && loads[at - 1].rank > rank) at--;
+    loads.splice(at, 0, { task, start, end, amount, setting, sealed, rank });
+    if (chamber.recovery === 0 || this.recovers(resource, start, end)) return true;
     loads.splice(at, 1);
     return this.refuse(resource, 1, 1);
   }
 
-  private mostBeside(loads: readonly Load[], start: number, end: number): number {
-    let most = 0;
-    const at = (minute: number) => {
-      let sum = 0;
-      for (const load of loads) if (load.start <= minute && minute < load.end) sum += load.amount;
-      most = Math.max(most, sum);
+  /** A lower rank never starts after a higher one has: ranks in order of start never fall. */
+  private ranksHold(loads: readonly Load[], rank: number, resource: number, start: number): boolean {
+    let a = 0;
+    let b = loads.length;
+    while (a < b) {
+      const middle = (a + b) >> 1;
+      if (loads[middle].rank > rank) b = middle;
+      else a = middle + 1;
+    }
+    if (a < loads.length && start > loads[a].start) return this.refuse(resource, start - loads[a].start, 1 << 28);
+    for (b = a - 1; b >= 0 && loads[b].rank === rank;) b--;
+    if (b >= 0 && start < loads[b].start) return this.refuse(resource, 1 << 28, loads[b].start - start);
+    return true;
+  }
+
+  /** Whether the slots suffice at every minute of [start, end); if not, the load must leave the first minute at which they do not. */
+  private slotsHold(resource: number, amount: number, start: number, end: number): boolean {
+    const loads = this.loads[resource];
+    const { slots } = this.model.chambers[resource]!;
+    const from = firstFrom(loads, start - this.reach[resource].span);
+    const full = (minute: number): boolean => {
+      let sum = amount;
+      let leaves = 1 << 28;
+      for (let i = from; i < loads.length && loads[i].start <= minute; i++)
+        if (minute < loads[i].end) {
+          sum += loads[i].amount;
+          leaves = Math.min(leaves, loads[i].end);
+        }
+      if (sum <= slots) return false;
+      this.refuse(resource, end - minute, leaves - start);
+      return true;
     };
-    at(start);
-    for (const load of loads) if (load.start > start && load.start < end) at(load.start);
-    return most;
+    if (full(start)) return false;
+    for (let i = from; i < loads.length && loads[i].start < end; i++)
+      if (loads[i].start > start && full(loads[i].start)) return false;
+    return true;
+  }
+
+  /** Whether the pauses between the groups of loads near [start, end) are long enough. */
+  private recovers(resource: number, start: number, end: number): boolean {
+    const loads = this.loads[resource];
+    const { recovery } = this.model.chambers[resource]!;
+    const around = this.reach[resource].span + recovery;
+    let last = -Infinity;
+    for (let i = firstFrom(loads, start - 2 * around); i < loads.length; i++) {
+      const load = loads[i];
+      if (load.start >= end + around) break;
+      if (load.start >= last && load.start - last < recovery && load.start >= start - around) return false;
+      if (load.end > last) last = load.end;
+    }
+    return true;
   }
 
   /** Whether every whole-task use of the task could hold on [start, end) by itself; for stretching, quick and necessary only. */
@@ -290,11 +337,33 @@ export class Occupancy {
 
 const inside = (moment: number, from: number, length: number): boolean => from < moment && moment < from + length;
 
-function recovers(loads: readonly Load[], recovery: number): boolean {
-  let end = -Infinity;
-  for (const load of loads) {
-    if (load.start >= end && load.start - end < recovery) return false;
-    if (load.end > end) end = load.end;
+/** Position of the first load that starts at `minute` or later. */
+function firstFrom(loads: readonly Load[], minute: number): number {
+  let a = 0;
+  let b = loads.length;
+  while (a < b) {
+    const middle = (a + b) >> 1;
+    if (loads[middle].start < minute) a = middle + 1;
+    else b = middle;
   }
-  return true;
+  return a;
+}
+
+/** Of each chamber: the longest that a load stays in, and the longest change between two settings that it is used at, min. */
+function reachOf(model: Model): { span: number; change: number }[] {
+  const reach = model.chambers.map(() => ({ span: 0, change: 0, low: Infinity, high: -Infinity }));
+  model.uses.forEach((uses, task) => {
+    for (const use of uses)
+      if (use.chamber)
+        for (const r of use.resources) {
+          const of = reach[r];
+          of.span = Math.max(of.span, model.most[task]);
+          of.low = Math.min(of.low, use.setting);
+          of.high = Math.max(of.high, use.setting);
+        }
+  });
+  return reach.map(({ span, low, high }, r) => {
+    const chamber = model.chambers[r];
+    return { span, change: chamber && high > low ? Math.ceil((high - low) / Math.min(chamber.heat, chamber.cool)) : 0 };
+  });
 }

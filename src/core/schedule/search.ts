@@ -4,6 +4,7 @@ import type { Model } from "./model";
 import { Occupancy } from "./occupancy";
 import { tighten } from "./tighten";
 import { Windows } from "./windows";
+import { isAimed } from "./wishes";
 
 /** A schedule in arrays: start and end of each task (−1: not placed), and the choice of each use. */
 export interface Schedule {
@@ -23,6 +24,11 @@ export interface DiveOptions {
   readonly wish: (task: number) => Wish;
   /** 0: the tightest task first; more: chance has a say in the order, up to a factor of 2^whim. */
   readonly whim: number;
+  /**
+   * Dead ends in one cluster after which it is left out and the others go on; what is left out is for a repair. 0: never,
+   * a dead end then moves what was placed before it.
+   */
+  readonly patience: number;
 }
 
 /**
@@ -43,6 +49,8 @@ export class Search {
   private readonly cursors: Cursor[] = [];
   private readonly marks: Int32Array;
   private readonly rootMark: number;
+  /** Clusters with a task that has a due time. */
+  private readonly aimed: Uint8Array;
   private readonly unplaced: Int32Array;
   private readonly whims: Float64Array;
   private readonly position: Int32Array;
@@ -61,6 +69,8 @@ export class Search {
     this.trouble = new Float64Array(model.n).fill(1);
     this.refusals = new Float64Array(model.resourceCount);
     this.whims = new Float64Array(model.n).fill(1);
+    this.aimed = new Uint8Array(model.clusterCount);
+    for (let i = 0; i < model.n; i++) if (isAimed(model, i)) this.aimed[model.cluster[i]] = 1;
     this.marks = new Int32Array(model.n + 1);
     this.unplaced = new Int32Array(model.n);
     this.position = new Int32Array(model.n);
@@ -128,6 +138,8 @@ export class Search {
     let depth = 0;
     let deadEnds = 0;
     let active = -1;
+    let out = 0;
+    let inCluster = 0;
     if (this.unplacedCount === 0) return this.snapshot();
     this.partial = undefined;
     this.left = model.n + 1;
@@ -137,7 +149,10 @@ export class Search {
       let advanced = false;
       while (cursor.handed < options.tries && cursor.next()) {
         this.marks[depth] = windows.mark();
-        if (windows.fix(cursor.task, cursor.start, cursor.end) && this.costBound() < options.below) {
+        if (
+          windows.fix(cursor.task, cursor.start, cursor.end) &&
+          (options.below === Infinity || this.costBound() < options.below)
+        ) {
           advanced = true;
           break;
         }
@@ -146,8 +161,12 @@ export class Search {
         this.moveOn(cursor);
       }
       if (advanced) {
+        if (active !== model.cluster[cursor.task]) inCluster = 0;
         active = model.cluster[cursor.task];
-        if (this.unplacedCount === 0) return this.snapshot();
+        if (this.unplacedCount === 0) {
+          if (out === 0) return this.snapshot();
+          return this.giveUp(depth + 1, base, out);
+        }
         depth++;
         this.open(depth, this.pick(active), options);
         continue;
@@ -155,16 +174,30 @@ export class Search {
       deadEnds++;
       this.trouble[cursor.task] += 1;
       if (occupancy.refusedBy >= 0) this.refusals[occupancy.refusedBy]++;
+      const stuckIn = model.cluster[cursor.task];
+      const alone = depth === 0 || model.cluster[this.cursors[depth - 1].task] !== stuckIn;
+      if (options.patience > 0 && (alone || ++inCluster > options.patience) && deadEnds <= options.deadEnds) {
+        // The cluster is left out with what of it was placed last; the others go on from before it.
+        inCluster = 0;
+        out++;
+        for (; depth > 0 && model.cluster[this.cursors[depth - 1].task] === stuckIn; depth--) {
+          const above = this.cursors[depth - 1];
+          windows.undo(this.marks[depth - 1]);
+          occupancy.remove(above.task);
+          out++;
+        }
+        out += this.dropCluster(stuckIn);
+        active = -1;
+        if (this.unplacedCount === 0) return this.giveUp(depth, base, out);
+        this.open(depth, this.pick(active), options);
+        continue;
+      }
       this.addUnplaced(cursor.task);
-      if (this.unplacedCount < this.left) {
-        this.left = this.unplacedCount;
+      if (this.unplacedCount + out < this.left) {
+        this.left = this.unplacedCount + out;
         this.partial = this.snapshot();
       }
-      if (depth === 0 || deadEnds > options.deadEnds) {
-        for (let d = depth - 1; d >= 0; d--) occupancy.remove(this.cursors[d].task);
-        windows.undo(base);
-        return undefined;
-      }
+      if (depth === 0 || deadEnds > options.deadEnds) return this.giveUp(depth, base, this.unplacedCount + out);
       depth--;
       const above = this.cursors[depth];
       windows.undo(this.marks[depth]);
@@ -172,6 +205,31 @@ export class Search {
       this.moveOn(above);
       active = model.cluster[above.task];
     }
+  }
+
+  /** Takes everything back; what was reached is kept as a partial schedule where it is the fullest. */
+  private giveUp(depth: number, base: number, left: number): undefined {
+    if (left < this.left) {
+      this.left = left;
+      this.partial = this.snapshot(true);
+    }
+    for (let d = depth - 1; d >= 0; d--) this.occupancy.remove(this.cursors[d].task);
+    this.windows.undo(base);
+    return undefined;
+  }
+
+  /** Tasks of a cluster that wait for a place wait no longer; how many they were. */
+  private dropCluster(cluster: number): number {
+    let dropped = 0;
+    for (let k = this.unplacedCount - 1; k >= 0; k--) {
+      const task = this.unplaced[k];
+      if (this.model.cluster[task] !== cluster) continue;
+      const last = this.unplaced[--this.unplacedCount];
+      this.unplaced[k] = last;
+      this.position[last] = k;
+      dropped++;
+    }
+    return dropped;
   }
 
   /** After a placement failed: small steps at first, then leaps, so that another evening comes into reach. */
@@ -196,13 +254,15 @@ export class Search {
   private pick(active: number): number {
     const { lo, hi } = this.windows;
     const { cluster, least, most } = this.model;
+    const { aimed } = this;
     let best = -1;
     let bestKey = Infinity;
     for (let k = 0; k < this.unplacedCount; k++) {
       const i = this.unplaced[k];
       const room = hi[2 * i] - lo[2 * i] + (most[i] > least[i] ? hi[2 * i + 1] - lo[2 * i + 1] : 0);
       let key = (room * this.whims[i]) / this.trouble[i];
-      if (room > 0 && cluster[i] !== active) key += 1e7;
+      // A new cluster is begun at the task that its cost hangs on.
+      if (room > 0 && cluster[i] !== active) key += aimed[cluster[i]] && !isAimed(this.model, i) ? 2e7 : 1e7;
       if (key < bestKey) {
         bestKey = key;
         best = i;
@@ -211,7 +271,7 @@ export class Search {
     return best;
   }
 
-  private snapshot(): Schedule {
+  private snapshot(partial = this.unplacedCount > 0): Schedule {
     const { model, occupancy } = this;
     const starts = new Int32Array(model.n);
     const ends = new Int32Array(model.n);
@@ -223,7 +283,7 @@ export class Search {
       starts,
       ends,
       choices: occupancy.choices.map((c) => c.slice()),
-      cost: this.unplacedCount > 0 ? Infinity : costOf(model, starts, ends),
+      cost: partial ? Infinity : costOf(model, starts, ends),
     };
   }
 }

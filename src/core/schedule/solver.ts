@@ -7,7 +7,7 @@ import { freeAround, freeSome } from "./neighbourhood";
 import type { Problem } from "./problem";
 import { costOf, Search, type Schedule } from "./search";
 import type { Solution } from "./solution";
-import { clusterWishes, lateTasks, wishFor } from "./wishes";
+import { clusterWishes, isAimed, lateTasks, wishFor } from "./wishes";
 
 /**
  * A solution; `proof` where it says infeasible and no schedule exists for certain: because some task has no room even
@@ -28,6 +28,8 @@ const WHOLE_MOST = 60;
 const REPAIRS = 120;
 /** The same for the first one of a small problem, which the search that learns does in no time. */
 const FIRST_REPAIRS = 30;
+/** Dead ends within one cluster after which a first dive leaves it to the repairs. */
+const PATIENCE = 12;
 /** Dead ends that the search that learns may have in its first turn at a first schedule. */
 const FIRST_CONFLICTS = 150;
 
@@ -142,11 +144,12 @@ export class Solver {
     search.occupancy.preferScarce(() => (dive === 0 ? 0 : chance.unit()));
     const wishes = clusterWishes(model, this.late, chance, dive === 0 ? 0 : 0.3);
     const found = search.dive({
-      deadEnds: 40 + 20 * luby(dive + 1),
+      deadEnds: 40 + 20 * luby(dive + 1) + model.n,
       tries: 6 + 2 * (dive % 5),
       below: Infinity,
       whim: 0,
-      wish: (task) => wishes[model.cluster[task]],
+      patience: PATIENCE,
+      wish: (task) => (isAimed(model, task) ? model.due[task] : wishes[model.cluster[task]]),
     });
     if (found) return found;
     let current = search.partial!;
@@ -167,7 +170,15 @@ export class Solver {
         tries: 4 + chance.below(8),
         below: Infinity,
         whim: chance.below(2) === 0 ? 0 : 5 * chance.unit(),
-        wish: (task) => (chance.unit() < contrary ? (chance.below(2) === 0 ? "late" : "early") : again[model.cluster[task]]),
+        patience: 0,
+        wish: (task) =>
+          chance.unit() < contrary
+            ? chance.below(2) === 0
+              ? "late"
+              : "early"
+            : isAimed(model, task)
+              ? model.due[task]
+              : again[model.cluster[task]],
       });
       if (mended) return mended;
       if (search.left > left || !search.partial) continue;
@@ -257,6 +268,7 @@ export class Solver {
       tries: 8,
       below: chance.below(3) === 0 ? this.best!.cost + leeway * chance.unit() + EQUAL : current.cost - EQUAL,
       whim: 2,
+      patience: 0,
       wish: (task) => wishFor(model, current, task, style, chance),
     });
   }

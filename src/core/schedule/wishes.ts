@@ -37,7 +37,7 @@ export function lateTasks(model: Model): Uint8Array {
 
 /** Where a task is tried first in an improvement: at its due time, else by the style of the step. */
 export function wishFor(model: Model, current: Schedule, task: number, style: number, chance: Chance): Wish {
-  if (!Number.isNaN(model.due[task]) && (model.early[task] > 0 || model.late[task] > 0)) return model.due[task];
+  if (isAimed(model, task)) return model.due[task];
   switch (style) {
     case 0:
       return "late";
@@ -49,3 +49,7 @@ export function wishFor(model: Model, current: Schedule, task: number, style: nu
       return chance.below(2) === 0 ? "late" : "early";
   }
 }
+
+/** Whether a task has a due time that costs something when it is missed. */
+export const isAimed = (model: Model, task: number): boolean =>
+  !Number.isNaN(model.due[task]) && (model.early[task] > 0 || model.late[task] > 0);
