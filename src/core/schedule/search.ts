@@ -29,6 +29,8 @@ export interface DiveOptions {
    * a dead end then moves what was placed before it.
    */
   readonly patience: number;
+  /** Clusters begin at the task whose due time their cost hangs on: good where the day has room, too greedy where it has none. */
+  readonly aims: boolean;
 }
 
 /**
@@ -143,7 +145,7 @@ export class Search {
     if (this.unplacedCount === 0) return this.snapshot();
     this.partial = undefined;
     this.left = model.n + 1;
-    this.open(depth, this.pick(active), options);
+    this.open(depth, this.pick(active, options.aims), options);
     for (;;) {
       const cursor = this.cursors[depth];
       let advanced = false;
@@ -168,7 +170,7 @@ export class Search {
           return this.giveUp(depth + 1, base, out);
         }
         depth++;
-        this.open(depth, this.pick(active), options);
+        this.open(depth, this.pick(active, options.aims), options);
         continue;
       }
       deadEnds++;
@@ -189,7 +191,7 @@ export class Search {
         out += this.dropCluster(stuckIn);
         active = -1;
         if (this.unplacedCount === 0) return this.giveUp(depth, base, out);
-        this.open(depth, this.pick(active), options);
+        this.open(depth, this.pick(active, options.aims), options);
         continue;
       }
       this.addUnplaced(cursor.task);
@@ -251,7 +253,7 @@ export class Search {
   }
 
   /** The next task: one without any room at once, else the tightest of the active cluster, else the tightest of all. */
-  private pick(active: number): number {
+  private pick(active: number, aims: boolean): number {
     const { lo, hi } = this.windows;
     const { cluster, least, most } = this.model;
     const { aimed } = this;
@@ -262,7 +264,7 @@ export class Search {
       const room = hi[2 * i] - lo[2 * i] + (most[i] > least[i] ? hi[2 * i + 1] - lo[2 * i + 1] : 0);
       let key = (room * this.whims[i]) / this.trouble[i];
       // A new cluster is begun at the task that its cost hangs on.
-      if (room > 0 && cluster[i] !== active) key += aimed[cluster[i]] && !isAimed(this.model, i) ? 2e7 : 1e7;
+      if (room > 0 && cluster[i] !== active) key += aims && aimed[cluster[i]] && !isAimed(this.model, i) ? 2e7 : 1e7;
       if (key < bestKey) {
         bestKey = key;
         best = i;

@@ -7,6 +7,8 @@ import { freeAround, freeSome } from "./neighbourhood";
 import type { Problem } from "./problem";
 import { costOf, Search, type Schedule } from "./search";
 import type { Solution } from "./solution";
+import { shopBound, shopOf, type Shop } from "./jobshop/shop";
+import { ShopTabu } from "./jobshop/tabu";
 import { clusterWishes, isAimed, lateTasks, wishFor } from "./wishes";
 
 /**
@@ -30,6 +32,10 @@ const REPAIRS = 120;
 const FIRST_REPAIRS = 30;
 /** Dead ends within one cluster after which a first dive leaves it to the repairs. */
 const PATIENCE = 12;
+/** Moves of the job-shop's search in one step of improvement. */
+const SHOP_MOVES = 1000;
+/** A first dive that leaves out no more than this share says that the day has room. */
+const ROOMY_LEFT = 0.2;
 /** Dead ends that the search that learns may have in its first turn at a first schedule. */
 const FIRST_CONFLICTS = 150;
 
@@ -50,6 +56,9 @@ export class Solver {
   /** The fullest partial schedule of the last dive and its repairs. */
   private fullest: Schedule | undefined;
   private placed = 0;
+  /** The job-shop that the problem is, where it is one, and the search for it. */
+  private readonly shop: Shop | undefined;
+  private tabu: ShopTabu | undefined;
 
   constructor(
     private readonly problem: Problem,
@@ -59,7 +68,11 @@ export class Solver {
     this.chance = seeded(seed);
     this.search = new Search(this.model, this.chance);
     this.late = lateTasks(this.model);
-    this.floor = this.search.stuck >= 0 ? 0 : Math.max(0, this.search.costBound());
+    this.shop = this.search.stuck >= 0 ? undefined : shopOf(this.model);
+    this.floor =
+      this.search.stuck >= 0
+        ? 0
+        : Math.max(0, this.search.costBound(), this.shop ? this.model.makespan * shopBound(this.shop) : 0);
   }
 
   /** The search that learns, made when it is first needed. */
@@ -136,7 +149,13 @@ export class Solver {
   }
 
   /** One construction dive, then repairs of what it leaves undone until they come to nothing. */
-  private diveAndRepair(budget: Budget, dive: number, state: { steps: number }, spent: () => boolean): Schedule | undefined {
+  private diveAndRepair(
+    budget: Budget,
+    dive: number,
+    state: { steps: number },
+    spent: () => boolean,
+    aims = dive === 0 || this.model.n > LEARNING_MOST,
+  ): Schedule | undefined {
     const { model, search, chance } = this;
     const freed = new Uint8Array(model.n);
     state.steps++;
@@ -148,10 +167,14 @@ export class Solver {
       tries: 6 + 2 * (dive % 5),
       below: Infinity,
       whim: 0,
-      patience: PATIENCE,
-      wish: (task) => (isAimed(model, task) ? model.due[task] : wishes[model.cluster[task]]),
+      patience: aims ? PATIENCE : 0,
+      aims,
+      wish: (task) => (aims && isAimed(model, task) ? model.due[task] : wishes[model.cluster[task]]),
     });
     if (found) return found;
+    // A day without room is taken from the other end, with repairs.
+    if (aims && model.n <= LEARNING_MOST && search.left > ROOMY_LEFT * model.n)
+      return this.diveAndRepair(budget, dive, state, spent, false);
     let current = search.partial!;
     let left = search.left;
     this.placed = Math.max(this.placed, model.n - left);
@@ -171,12 +194,13 @@ export class Solver {
         below: Infinity,
         whim: chance.below(2) === 0 ? 0 : 5 * chance.unit(),
         patience: 0,
+        aims,
         wish: (task) =>
           chance.unit() < contrary
             ? chance.below(2) === 0
               ? "late"
               : "early"
-            : isAimed(model, task)
+            : aims && isAimed(model, task)
               ? model.due[task]
               : again[model.cluster[task]],
       });
@@ -209,6 +233,15 @@ export class Solver {
     const spent = () =>
       budget.spent(() => ({ phase: "improve", iterations: iteration, cost: this.best!.cost, placed: model.n, tasks: model.n }));
     for (; iteration < budget.iterations && this.best.cost > this.bound + EQUAL && !spent(); iteration++) {
+      if (this.shop) {
+        // A job-shop has a search of its own; the one that learns has a turn now and then, for the proof.
+        const found =
+          iteration % 8 === 7 && whole ? this.learnBetter(undefined, 50 * iteration, spent) : this.shopBetter(this.shop);
+        if (!found || found.cost >= this.best.cost - EQUAL) continue;
+        this.best = found;
+        better();
+        continue;
+      }
       const learns = whole ? iteration % 50 === 49 : iteration % 4 === 3;
       const found = learns
         ? this.learnBetter(whole ? undefined : freed, iteration, spent)
@@ -225,6 +258,18 @@ export class Solver {
       if (iteration % 500 === 499) current = this.best;
       if (iteration % 16 === 15) size = 3 + chance.below(Math.min(model.n, 40));
     }
+  }
+
+  /** A stretch of the job-shop's own search; undefined where it comes to nothing better. */
+  private shopBetter(shop: Shop): Schedule | undefined {
+    const { model } = this;
+    this.tabu ??= new ShopTabu(shop, this.best!.starts, this.chance);
+    const { tabu } = this;
+    tabu.run(SHOP_MOVES, this.bound / model.makespan);
+    if (tabu.bestEnd > model.horizon || tabu.bestEnd * model.makespan >= this.best!.cost - EQUAL) return undefined;
+    const starts = tabu.bestStarts.slice();
+    const ends = starts.map((start, i) => start + shop.length[i]);
+    return { starts, ends, choices: model.uses.map((uses) => new Int32Array(uses.length)), cost: costOf(model, starts, ends) };
   }
 
   /** A cheaper schedule by the search that learns: with `freed` on a neighbourhood of the best, else on everything. */
@@ -269,6 +314,7 @@ export class Solver {
       below: chance.below(3) === 0 ? this.best!.cost + leeway * chance.unit() + EQUAL : current.cost - EQUAL,
       whim: 2,
       patience: 0,
+      aims: true,
       wish: (task) => wishFor(model, current, task, style, chance),
     });
   }
