@@ -43,8 +43,20 @@ function longestRun(units: Int32Array, amount: number, from: number, to: number)
   return best;
 }
 
-/** Sentences for a search that found nothing: first whether that is proven, then what stood in the way most often. */
-export function whyNotFound(problem: Problem, model: Model, search: Search, proven: boolean): string[] {
+/** Tasks named in a sentence before "and n more". */
+const NAMED = 4;
+
+/**
+ * Sentences for a search that found nothing: first whether that is proven, then what the nearest timetable leaves out
+ * and what stood in the way most often.
+ */
+export function whyNotFound(
+  problem: Problem,
+  model: Model,
+  search: Search,
+  proven: boolean,
+  leftOut: readonly number[],
+): string[] {
   const hardest = Array.from({ length: model.n }, (_, i) => i)
     .filter((i) => search.trouble[i] > 1.5)
     .sort((a, b) => search.trouble[b] - search.trouble[a])
@@ -59,6 +71,13 @@ export function whyNotFound(problem: Problem, model: Model, search: Search, prov
       ? "All these tasks cannot be fitted together: every way was ruled out."
       : "No timetable was found; it is not proven that there is none.",
   ];
+  if (leftOut.length > 0) {
+    const names = leftOut.slice(0, NAMED).map((task) => nameOf(problem, task));
+    const more = leftOut.length > NAMED ? ` and ${leftOut.length - NAMED} more` : "";
+    lines.push(
+      `The nearest timetable has ${model.n - leftOut.length} of ${model.n} tasks; without a place in it: ${names.join(", ")}${more}.`,
+    );
+  }
   for (const task of hardest) {
     const low = search.windows.lo[2 * task];
     const high = search.windows.hi[2 * task + 1];

@@ -56,6 +56,9 @@ export class Solver {
   /** The fullest partial schedule of the last dive and its repairs. */
   private fullest: Schedule | undefined;
   private placed = 0;
+  /** The partial schedule with the fewest tasks left out so far. */
+  private nearest: Schedule | undefined;
+  private nearestLeft = Infinity;
   /** The job-shop that the problem is, where it is one, and the search for it. */
   private readonly shop: Shop | undefined;
   private tabu: ShopTabu | undefined;
@@ -95,7 +98,8 @@ export class Solver {
     const none = { format: "unisynth-solution/1" as const, status: "infeasible" as const, cost: 0, bound: 0, tasks: [] };
     if (search.stuck >= 0) return { ...none, why: whyNone(problem, model, search.stuck), proof: "windows" };
     const proven = this.made?.exhausted === true;
-    return { ...none, why: whyNotFound(problem, model, search, proven), ...(proven && { proof: "search" as const }) };
+    const leftOut = proven || !this.nearest ? [] : problem.tasks.flatMap((_, i) => (this.nearest!.starts[i] < 0 ? [i] : []));
+    return { ...none, why: whyNotFound(problem, model, search, proven, leftOut), ...(proven && { proof: "search" as const }) };
   }
 
   /** The best schedule so far. */
@@ -212,6 +216,10 @@ export class Solver {
       this.placed = Math.max(this.placed, model.n - left);
     }
     this.fullest = current;
+    if (left < this.nearestLeft) {
+      this.nearestLeft = left;
+      this.nearest = current;
+    }
     for (let i = 0; i < model.n; i++) search.trouble[i] = 1 + (search.trouble[i] - 1) * 0.6;
     return undefined;
   }
