@@ -105,6 +105,26 @@ export class Search {
     return windows.fixMany(schedule.starts, schedule.ends, freed) && good;
   }
 
+  /** Places tasks where a guess has them, the ones with the least room first, and leaves out what no longer fits. */
+  keepWhatFits(guess: readonly { start: number; end: number; choices: Int32Array }[]): void {
+    this.clear();
+    const { lo, hi } = this.windows;
+    const room = (i: number) => hi[2 * i] - lo[2 * i] + hi[2 * i + 1] - lo[2 * i + 1];
+    const order = guess.map((_, i) => ({ i, room: Math.min(room(i), 60) }));
+    order.sort((a, b) => a.room - b.room || guess[a.i].start - guess[b.i].start || a.i - b.i);
+    for (const { i } of order) {
+      const { start, end, choices } = guess[i];
+      if (start < lo[2 * i] || start > hi[2 * i] || end < lo[2 * i + 1] || end > hi[2 * i + 1]) continue;
+      const length = end - start;
+      if (length < this.model.least[i] || length > this.model.most[i]) continue;
+      const mark = this.windows.mark();
+      if (!this.occupancy.placeExactly(i, start, end, choices)) continue;
+      if (this.windows.fix(i, start, end)) continue;
+      this.windows.undo(mark);
+      this.occupancy.remove(i);
+    }
+  }
+
   /** Lower bound of the cost of any schedule inside the present windows. */
   costBound(): number {
     const { lo, hi } = this.windows;

@@ -39,6 +39,21 @@ const ROOMY_LEFT = 0.2;
 /** Dead ends that the search that learns may have in its first turn at a first schedule. */
 const FIRST_CONFLICTS = 150;
 
+/** Where a task stood, and what it took, by position in the list of each use. */
+export interface Guess {
+  readonly start: number;
+  readonly end: number;
+  readonly choices: Int32Array;
+}
+
+interface Repairing {
+  readonly budget: Budget;
+  readonly state: { steps: number };
+  readonly spent: () => boolean;
+  readonly aims: boolean;
+  readonly home?: (task: number) => number;
+}
+
 /**
  * One problem and all that was found and learned about it so far; a search that ran into a limit goes on from there.
  * Two searches work together: dives that place task after task and repair what they leave undone, quick in large and
@@ -152,6 +167,23 @@ export class Solver {
     return "stopped";
   }
 
+  /**
+   * A first schedule near another one, which need not keep the rules: what of it still holds is kept, the rest is placed
+   * as near as can be. False where the repairs come to nothing; the usual search may still find one.
+   */
+  mend(guess: readonly Guess[], budget: Budget): boolean {
+    const { model, search } = this;
+    if (search.stuck >= 0) return false;
+    const state = { steps: 0 };
+    const spent = () =>
+      budget.spent(() => ({ phase: "first", iterations: state.steps, placed: this.placed, tasks: model.n })) || budget.late();
+    const home = (task: number) => guess[task].end;
+    search.keepWhatFits(guess);
+    const found = search.dive({ deadEnds: 60, tries: 12, below: Infinity, whim: 0, patience: 0, aims: false, wish: home });
+    this.best = found ?? this.repair(search.partial!, search.left, REPAIRS, { budget, state, spent, aims: false, home });
+    return this.best !== undefined;
+  }
+
   /** One construction dive, then repairs of what it leaves undone until they come to nothing. */
   private diveAndRepair(
     budget: Budget,
@@ -161,7 +193,6 @@ export class Solver {
     aims = dive === 0 || this.model.n > LEARNING_MOST,
   ): Schedule | undefined {
     const { model, search, chance } = this;
-    const freed = new Uint8Array(model.n);
     state.steps++;
     search.clear();
     search.occupancy.preferScarce(() => (dive === 0 ? 0 : chance.unit()));
@@ -179,11 +210,25 @@ export class Solver {
     // A day without room is taken from the other end, with repairs.
     if (aims && model.n <= LEARNING_MOST && search.left > ROOMY_LEFT * model.n)
       return this.diveAndRepair(budget, dive, state, spent, false);
-    let current = search.partial!;
-    let left = search.left;
+    return this.repair(search.partial!, search.left, dive === 0 ? FIRST_REPAIRS : REPAIRS, { budget, state, spent, aims });
+  }
+
+  /**
+   * Frees what stands around the tasks without a place and places all of them anew, until every task has one or so many
+   * attempts in a row came to nothing. `home`: where a task is tried first, for a schedule that should stay as it was.
+   */
+  private repair(
+    first: Schedule,
+    firstLeft: number,
+    patience: number,
+    { budget, state, spent, aims, home }: Repairing,
+  ): Schedule | undefined {
+    const { model, search, chance } = this;
+    const freed = new Uint8Array(model.n);
+    let current = first;
+    let left = firstLeft;
     this.placed = Math.max(this.placed, model.n - left);
-    const repairs = dive === 0 ? FIRST_REPAIRS : REPAIRS;
-    for (let idle = 0; idle < repairs && state.steps < budget.dives; idle++) {
+    for (let idle = 0; idle < patience && state.steps < budget.dives; idle++) {
       if (spent()) return undefined;
       state.steps++;
       freed.fill(0);
@@ -204,9 +249,11 @@ export class Solver {
             ? chance.below(2) === 0
               ? "late"
               : "early"
-            : aims && isAimed(model, task)
-              ? model.due[task]
-              : again[model.cluster[task]],
+            : home
+              ? home(task)
+              : aims && isAimed(model, task)
+                ? model.due[task]
+                : again[model.cluster[task]],
       });
       if (mended) return mended;
       if (search.left > left || !search.partial) continue;
