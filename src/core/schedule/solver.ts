@@ -23,8 +23,10 @@ const CHEAPER = 1e-4;
 
 /** Up to this many tasks the search that learns is built; beyond, its variables would take too much room. */
 const LEARNING_MOST = 400;
-/** Up to this many tasks it is set on the whole problem, to prove the optimum; beyond, on neighbourhoods only. */
+/** Up to this many tasks it is set on the whole problem only, beyond on neighbourhoods as well. */
 const WHOLE_MOST = 60;
+/** Up to this many tasks it is set on the whole problem now and then, for the bound and the proof. */
+const PROVING_MOST = 200;
 
 /** Repairs of one partial schedule without progress before something else has its turn. */
 const REPAIRS = 120;
@@ -32,6 +34,8 @@ const REPAIRS = 120;
 const FIRST_REPAIRS = 30;
 /** Dead ends within one cluster after which a first dive leaves it to the repairs. */
 const PATIENCE = 12;
+/** As long as a dive made the schedule better in the last so many steps, dives have most of the turns; then the search that learns. */
+const DIVES_PAY = 120;
 /** Moves of the job-shop's search in one step of improvement. */
 const SHOP_MOVES = 1000;
 /** A first dive that leaves out no more than this share says that the day has room. */
@@ -284,6 +288,7 @@ export class Solver {
     let current = this.best;
     let size = Math.min(model.n, 8);
     let leeway = 0;
+    let divesGained = 0;
     let iteration = 0;
     const spent = () =>
       budget.spent(() => ({ phase: "improve", iterations: iteration, cost: this.best!.cost, placed: model.n, tasks: model.n }));
@@ -297,13 +302,15 @@ export class Solver {
         better();
         continue;
       }
-      const learns = whole ? iteration % 50 === 49 : iteration % 4 === 3;
+      const proves = model.n <= PROVING_MOST && iteration % 50 === 49;
+      const learns = proves || (!whole && (iteration - divesGained < DIVES_PAY ? iteration % 4 === 3 : iteration % 4 !== 0));
       const found = learns
-        ? this.learnBetter(whole ? undefined : freed, iteration, spent)
+        ? this.learnBetter(proves ? undefined : freed, iteration, spent)
         : this.diveAnew(current, freed, size, leeway);
       if (found) {
         current = found;
         if (found.cost < this.best.cost - EQUAL) {
+          if (!learns) divesGained = iteration;
           this.best = found;
           better();
         }
