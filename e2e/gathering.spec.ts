@@ -121,3 +121,16 @@ test("no script of anybody else may run", async ({ request }) => {
   expect(policy).toMatch(/script-src 'self' 'nonce-[^']+'/);
   expect(policy).not.toMatch(/script-src[^;]*unsafe/);
 });
+
+test("a step says why it is not at another time, and one change at a time is tried", async ({ page }) => {
+  await page.goto("/g/first-try/timeline");
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 30_000 });
+  await expect(page.getByTestId("bottleneck")).toContainText(/% taken; \d+ steps? (is|are) held by it/);
+  await page.locator("[data-block]").first().click();
+  const why = page.getByRole("group", { name: "Why at this time" });
+  await expect(why.getByRole("listitem").first()).toBeVisible();
+  await page.getByRole("button", { name: "Try one change at a time" }).click();
+  const helps = page.getByRole("region", { name: "What would help" });
+  await expect(helps.getByText(/still to try/)).toBeVisible();
+  await expect(helps.getByText("serving 15 min later")).toBeVisible({ timeout: 60_000 });
+});

@@ -29,6 +29,8 @@ export interface DiveOptions {
    * a dead end then moves what was placed before it.
    */
   readonly patience: number;
+  /** Tasks left out after which a dive that leaves clusters out is given up. */
+  readonly mostOut?: number;
   /** Clusters begin at the task whose due time their cost hangs on: good where the day has room, too greedy where it has none. */
   readonly aims: boolean;
 }
@@ -210,7 +212,8 @@ export class Search {
         }
         out += this.dropCluster(stuckIn);
         active = -1;
-        if (this.unplacedCount === 0) return this.giveUp(depth, base, out);
+        if (this.unplacedCount === 0 || out > (options.mostOut ?? Infinity))
+          return this.giveUp(depth, base, this.unplacedCount + out);
         this.open(depth, this.pick(active, options.aims), options);
         continue;
       }

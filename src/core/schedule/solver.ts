@@ -207,6 +207,7 @@ export class Solver {
       below: Infinity,
       whim: 0,
       patience: aims ? PATIENCE : 0,
+      mostOut: model.n <= LEARNING_MOST ? ROOMY_LEFT * model.n : undefined,
       aims,
       wish: (task) => (aims && isAimed(model, task) ? model.due[task] : wishes[model.cluster[task]]),
     });

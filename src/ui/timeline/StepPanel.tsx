@@ -17,6 +17,8 @@ import { useTicks } from "../kit/use-stored";
 import { useDisplay } from "../kit/use-display";
 import { targetsOf } from "../plan/plan-summary";
 import { COLOUR, toneOf } from "../theme/tokens";
+import type { Holds } from "@/core/schedule/holds";
+import { whyHere } from "./why";
 import { stepOfTask } from "./timeline.view-model";
 
 interface Props {
@@ -24,14 +26,17 @@ interface Props {
   readonly request: PlanRequest;
   readonly task: string;
   readonly toneIndex: ReadonlyMap<string, number>;
+  readonly holds: readonly Holds[];
   readonly onClose: () => void;
   readonly onSelect: (task: string) => void;
 }
 
+/** Reasons shown one by one; of a longer chain the last one too. */
+const WHY_SHOWN = 5;
 const CUE_WORD = { see: "Look", feel: "Feel", hear: "Listen", smell: "Smell" } as const;
 
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
-export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }: Props) {
+export function StepPanel({ plan, request, task, toneIndex, holds, onClose, onSelect }: Props) {
   const { clock, weight, heat, dial } = useDisplay();
   const info = plan.tasks[task];
   const placed = plan.solution.tasks.find((t) => t.id === task);
@@ -44,6 +49,7 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
   const range = Array.isArray(problemTask.duration) ? problemTask.duration : undefined;
   const nameOf = (id: string) => request.kitchen.cooks.find((c) => c.id === id)?.name ?? id.replace(/-/g, " ");
   const takes = [...new Set(placed.taken)].filter((id) => id !== "somebody-about").map(nameOf);
+  const why = whyHere(plan, request, holds, task, targetsOf(request), clock);
   // Trays that wait are told by what they wait from; a step is known by when it ended.
   const ends = new Map(plan.solution.tasks.map((t) => [t.id, t.end]));
   const before = [...new Set(problemTask.after.map((link) => link.task))].filter((id) => plan.tasks[id]?.step);
@@ -99,6 +105,23 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
           weight={weight}
           batches={batchesFor(plan.batches, item.id, info.range).filter((b) => b.part === step.part)}
         />
+      )}
+      {why.steps.length > 0 && (
+        <Box sx={{ mt: 1.5 }} role="group" aria-label="Why at this time">
+          <Typography variant="h3" gutterBottom>
+            {why.direction === "later" ? "Why not later" : "Why not earlier"}
+          </Typography>
+          <Box component="ol" sx={{ m: 0, pl: 2.5, fontSize: "0.85rem" }}>
+            {why.steps.slice(0, WHY_SHOWN).map((reason) => (
+              <li key={reason.task}>{heat(reason.text)}</li>
+            ))}
+          </Box>
+          {why.steps.length > WHY_SHOWN && (
+            <Soft>
+              … {why.steps.length - WHY_SHOWN - 1} more, and at the end: {heat(why.steps.at(-1)!.text)}
+            </Soft>
+          )}
+        </Box>
       )}
       {before.length > 0 && (
         <Box sx={{ mt: 1.5 }}>

@@ -13,6 +13,8 @@ import { LaneRow, Swatch } from "./LaneRow";
 import { timeScale } from "./scale";
 import { StepPanel } from "./StepPanel";
 import { timelineModel } from "./timeline.view-model";
+import { WhatHelps } from "./WhatHelps";
+import { bottleneckText, planHolds } from "./why";
 
 const LABEL_WIDTH = 124;
 const ZOOMS = [
@@ -34,6 +36,8 @@ export function TimelineView() {
     () => model && timeScale(model.busy, { fit: (width - LABEL_WIDTH - 14) * ZOOMS[zoom].factor }),
     [model, width, zoom],
   );
+  const holds = useMemo(() => (good ? planHolds(good.plan) : []), [good]);
+  const tight = useMemo(() => (good ? bottleneckText(good.plan, good.request, holds) : undefined), [good, holds]);
   const order = useMemo(() => itemOrder(source.items), [source.items]);
 
   useEffect(() => {
@@ -54,6 +58,7 @@ export function TimelineView() {
               ? "What stands in the way is said above. Change the gathering and a new plan is looked for at once."
               : "The first plan appears here as soon as it is found."}
         </Empty>
+        {work.kind === "refused" && latest && <WhatHelps key="none" request={latest.request} base={undefined} />}
       </div>
     );
   }
@@ -76,6 +81,14 @@ export function TimelineView() {
           <Swatch kind="wait">waits</Swatch>
           <Swatch kind="window">a rest may end from ▸ to ◂</Swatch>
           <Swatch kind="closed">not there</Swatch>
+          {tight && (
+            <Box data-testid="bottleneck" sx={{ color: COLOUR.ink }}>
+              <Box component="span" sx={{ color: COLOUR.soft }}>
+                Tightest:{" "}
+              </Box>
+              {tight}
+            </Box>
+          )}
           <ButtonGroup size="small" sx={{ ml: "auto" }} aria-label="Zoom">
             {ZOOMS.map(({ name }, i) => (
               <Button
@@ -122,6 +135,7 @@ export function TimelineView() {
             ))}
           </Box>
         </Box>
+        <WhatHelps request={good.request} base={good.plan} />
       </Box>
       {chosen && (
         <StepPanel
@@ -129,6 +143,7 @@ export function TimelineView() {
           request={good.request}
           task={chosen}
           toneIndex={order}
+          holds={holds}
           onClose={() => setSelected(undefined)}
           onSelect={setSelected}
         />

@@ -1,0 +1,135 @@
+import { clockText, minutesOfClock } from "../shared/clock";
+import type { Plan } from "./plan";
+import type { PlanRequest } from "./request";
+import { resolveItem } from "./resolve";
+
+/** One change to a day, to see what it would bring. */
+export interface Change {
+  readonly id: string;
+  /** "one more tray" */
+  readonly text: string;
+  readonly request: PlanRequest;
+}
+
+const LATER_MIN = 15;
+/** A helper comes for this hour before the first wave, min. */
+const HELP = { from: 90, to: 30 } as const;
+
+type Equipment = PlanRequest["kitchen"]["equipment"];
+
+/** Equipment of which one more could be borrowed, with its name. */
+const MORE: readonly (readonly [key: keyof Equipment & string, text: string])[] = [
+  ["tray", "one more tray"],
+  ["board", "one more board"],
+  ["lidded-pan", "a second lidded pan"],
+  ["hob", "one more hob ring"],
+  ["fridge-shelf", "one more fridge shelf"],
+];
+
+/** Changes that could help this day: a piece of equipment, hands, work done before, less to make, or more time. */
+export function changesFor(request: PlanRequest): Change[] {
+  const { kitchen, gathering } = request;
+  const { equipment } = kitchen;
+  const changes: Change[] = [];
+  const used = new Set(
+    request.items.flatMap((item) => item.steps.flatMap((step) => step.equipment.flatMap((e) => [e.id, e.or ?? e.id]))),
+  );
+  const withEquipment = (id: string, text: string, next: object) =>
+    changes.push({ id, text, request: { ...request, kitchen: { ...kitchen, equipment: { ...equipment, ...next } } } });
+  for (const [key, text] of MORE) {
+    const own = equipment[key] as { count: number } | undefined;
+    if (own && used.has(key)) withEquipment(`more-${key}`, text, { [key]: { ...own, count: own.count + 1 } });
+  }
+  if (equipment.steamer && used.has("steamer"))
+    withEquipment("tier", "a steamer tier more", { steamer: { ...equipment.steamer, tiers: equipment.steamer.tiers + 1 } });
+  if (equipment.oven && used.has("oven"))
+    withEquipment("shelf", "an oven shelf more", {
+      oven: { ...equipment.oven, shelfPositions: equipment.oven.shelfPositions + 1 },
+    });
+  const waves = gathering.waves.filter((wave) => wave.items.length > 0);
+  const first = waves.length > 0 ? Math.min(...waves.map((wave) => minutesOfClock(wave.time)!)) : undefined;
+  if (first !== undefined && first > HELP.from) {
+    const helper = {
+      id: "a-helper",
+      name: "a helper",
+      skill: "intermediate" as const,
+      hours: [{ day: 0, from: clockText(first - HELP.from), to: clockText(first - HELP.to) }],
+      notFor: [],
+    };
+    changes.push({
+      id: "hands",
+      text: `a second pair of hands from ${helper.hours[0].from} to ${helper.hours[0].to}`,
+      request: { ...request, kitchen: { ...kitchen, cooks: [...kitchen.cooks, helper] } },
+    });
+  }
+  for (const recipe of new Set(waves.flatMap((wave) => wave.items.map((entry) => entry.recipe)))) {
+    const item = request.items.find((i) => i.id === recipe)!;
+    const through = resolveItem(item, {}, "base").steps.findLast(
+      (step) => step.part === "filling" && step.path.includes("fresh"),
+    );
+    if (through && !gathering.doneAhead.some((ahead) => ahead.recipe === recipe))
+      changes.push({
+        id: `ahead-${recipe}`,
+        text: `the filling of ${item.name} done the day before`,
+        request: {
+          ...request,
+          gathering: { ...gathering, doneAhead: [...gathering.doneAhead, { recipe, through: through.id }] },
+        },
+      });
+    if (new Set(waves.flatMap((wave) => wave.items.map((entry) => entry.recipe))).size > 1)
+      changes.push({
+        id: `without-${recipe}`,
+        text: `without ${item.name}`,
+        request: {
+          ...request,
+          gathering: {
+            ...gathering,
+            waves: gathering.waves.map((wave) => ({ ...wave, items: wave.items.filter((entry) => entry.recipe !== recipe) })),
+            rules: [],
+          },
+        },
+      });
+  }
+  if (waves.length > 0 && waves.every((wave) => minutesOfClock(wave.time)! + LATER_MIN < 24 * 60))
+    changes.push({
+      id: "later",
+      text: `serving ${LATER_MIN} min later`,
+      request: {
+        ...request,
+        gathering: {
+          ...gathering,
+          waves: gathering.waves.map((wave) => ({ ...wave, time: clockText(minutesOfClock(wave.time)! + LATER_MIN) })),
+        },
+      },
+    });
+  return changes;
+}
+
+export interface Gain {
+  readonly id: string;
+  readonly text: string;
+  /** Whether a timetable was found with the change. */
+  readonly possible: boolean;
+  /** Minutes that the first hands-on work may begin later, < 0: earlier; undefined without a plan to compare with. */
+  readonly laterStart?: number;
+  /** What the plan costs less: fresher, shorter. */
+  readonly cheaper?: number;
+}
+
+const startOf = (plan: Plan): number => Math.min(...plan.solution.tasks.map((task) => task.start));
+
+/** What a change brings against the plan that there is; where there is none, whether it makes one possible. */
+export function gainOf(change: Change, plan: Plan, base: Plan | undefined): Gain {
+  const possible = plan.solution.status !== "infeasible" && plan.solution.tasks.length > 0;
+  const compared = possible && base && base.solution.tasks.length > 0 && plan.origin === base.origin;
+  return {
+    id: change.id,
+    text: change.text,
+    possible,
+    ...(compared && { laterStart: startOf(plan) - startOf(base), cheaper: base.solution.cost - plan.solution.cost }),
+  };
+}
+
+/** The most helpful first: what makes the day possible, then what makes it cheaper, then what lets it begin later. */
+export const byGain = (a: Gain, b: Gain): number =>
+  Number(b.possible) - Number(a.possible) || (b.cheaper ?? 0) - (a.cheaper ?? 0) || (b.laterStart ?? 0) - (a.laterStart ?? 0);

@@ -1,0 +1,75 @@
+import { bottleneckOf, chainOf, holdsOf, type Hold, type Holds } from "@/core/schedule/holds";
+import type { Plan } from "@/core/plan/plan";
+import type { PlanRequest } from "@/core/plan/request";
+import type { Target } from "../plan/plan-summary";
+
+export interface WhyStep {
+  /** The task that is held here. */
+  readonly task: string;
+  readonly text: string;
+}
+
+export interface Why {
+  readonly direction: "later" | "earlier";
+  readonly steps: readonly WhyStep[];
+}
+
+/** What holds every task of a plan, worked out once for a plan. */
+export const planHolds = (plan: Plan): readonly Holds[] => holdsOf(plan.problem, plan.solution);
+
+/** The reason for a task's time as sentences, step by step to the wave or to the beginning; none where it could move freely. */
+export function whyHere(
+  plan: Plan,
+  request: PlanRequest,
+  holds: readonly Holds[],
+  task: string,
+  targets: readonly Target[],
+  clock: (minute: number) => string,
+): Why {
+  const { tasks, resources } = plan.problem;
+  const at = tasks.findIndex((t) => t.id === task);
+  if (at < 0) return { direction: "later", steps: [] };
+  const { direction, steps } = chainOf(holds, at);
+  const placed = new Map(plan.solution.tasks.map((t) => [t.id, t]));
+  const nameOf = (r: number) => resourceName(request, resources[r].id);
+  const textOf = (i: number) => plan.tasks[tasks[i].id]?.text ?? tasks[i].id;
+  const sentence = (hold: Hold, i: number): string => {
+    const { start, end } = placed.get(tasks[i].id)!;
+    const later = direction === "later";
+    switch (hold.kind) {
+      case "link":
+        return later ? `${textOf(hold.task)} follows at once` : `${textOf(hold.task)} is done only then`;
+      case "wait":
+        return `${textOf(hold.task)} may not be longer apart from it`;
+      case "taken":
+        return later
+          ? `${nameOf(hold.resource)} is wanted from then on: ${textOf(hold.task)}`
+          : `${nameOf(hold.resource)} is taken until then: ${textOf(hold.task)}`;
+      case "change":
+        return `${nameOf(hold.resource)} needs ${hold.minutes} min between it and ${textOf(hold.task)}`;
+      case "heat":
+        return `${nameOf(hold.resource)} is hot only then`;
+      case "hours":
+        return `${nameOf(hold.resource)} is not there ${later ? "after" : "before"} ${clock(later ? end : start)}`;
+      case "due":
+      case "limit": {
+        const wave = targets.find((t) => t.minute === end);
+        return later ? `${wave ? wave.name : "its time"} is at ${clock(end)}` : `it may not begin before ${clock(start)}`;
+      }
+      case "edge":
+        return later ? "the plan ends here" : "the plan begins here";
+    }
+  };
+  return { direction, steps: steps.map((step) => ({ task: tasks[step.task].id, text: sentence(step.hold, step.task) })) };
+}
+
+const resourceName = (request: PlanRequest, id: string): string =>
+  request.kitchen.cooks.find((cook) => cook.id === id)?.name ?? `the ${id.replace(/-/g, " ")}`;
+
+/** "The oven, 78 % of its time; 14 steps wait for it" — what the day hangs on; undefined where nothing waits. */
+export function bottleneckText(plan: Plan, request: PlanRequest, holds: readonly Holds[]): string | undefined {
+  const tight = bottleneckOf(plan.problem, plan.solution, holds);
+  if (!tight) return undefined;
+  const name = resourceName(request, plan.problem.resources[tight.resource].id);
+  return `${name[0].toUpperCase()}${name.slice(1)}, ${Math.round(100 * tight.use)} % taken; ${tight.holds} ${tight.holds === 1 ? "step is" : "steps are"} held by it`;
+}
