@@ -5,8 +5,8 @@ import type { Solution } from "./solution";
 
 /** What keeps a task from being a minute later (or earlier). */
 export type Hold =
-  /** Another task follows (or comes before) at once, or may wait no longer. */
-  | { readonly kind: "link" | "wait"; readonly task: number }
+  /** Another task follows (or comes before) at once, or may wait no longer; `gives`: a rest that could be longer or shorter. */
+  | { readonly kind: "link" | "wait"; readonly task: number; readonly gives?: true }
   /** A resource is taken by another task from then on (or until then). */
   | { readonly kind: "taken"; readonly resource: number; readonly task: number }
   /** A chamber is on its way to another setting, or recovers, for another load. */
@@ -93,19 +93,26 @@ function intervalOf(task: number, use: ModelUse, choice: number, start: number, 
 function linkHolds(model: Model, i: number, step: 1 | -1, starts: Int32Array, ends: Int32Array): Hold[] {
   const at = (node: number) => ((node & 1) === 0 ? starts[node >> 1] : ends[node >> 1]);
   const holds: Hold[] = [];
+  // A later start or an earlier end takes from a task's length, the others add to it.
+  const gives = (node: number) => {
+    const j = node >> 1;
+    const length = ends[j] - starts[j];
+    const room = ((node & 1) === 0) === step > 0 ? length > model.least[j] : length < model.most[j];
+    return room && model.durationOf[j] < 0 ? ({ gives: true } as const) : {};
+  };
   for (const node of [2 * i, 2 * i + 1]) {
     // value(to) − value(node) ≥ weight: later is what a forward arc forbids, earlier what one that comes in forbids.
     if (step > 0) {
       for (let a = model.arcStart[node]; a < model.arcStart[node + 1]; a++) {
         const to = model.arcTo[a];
         if (to >> 1 !== i && at(to) - at(node) <= model.arcWeight[a])
-          holds.push({ kind: (node & 1) === 1 ? "link" : "wait", task: to >> 1 });
+          holds.push({ kind: (node & 1) === 1 ? "link" : "wait", task: to >> 1, ...gives(to) });
       }
     } else
       for (let a = model.backStart[node]; a < model.backStart[node + 1]; a++) {
         const from = model.backFrom[a];
         if (from >> 1 !== i && at(node) - at(from) <= model.backWeight[a])
-          holds.push({ kind: (node & 1) === 0 ? "link" : "wait", task: from >> 1 });
+          holds.push({ kind: (node & 1) === 0 ? "link" : "wait", task: from >> 1, ...gives(from) });
       }
   }
   return holds.filter(
@@ -167,7 +174,7 @@ export function chainOf(holds: readonly Holds[], task: number): { direction: "la
       const end = list.find(
         (h) => h.kind === "due" || h.kind === "limit" || h.kind === "hours" || h.kind === "heat" || h.kind === "edge",
       );
-      const next = list.find((h) => "task" in h && !seen.has(h.task));
+      const next = list.find((h) => "task" in h && !("gives" in h) && !seen.has(h.task));
       const hold = end ?? next;
       if (!hold) return steps;
       steps.push({ task: at, hold });

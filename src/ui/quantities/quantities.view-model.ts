@@ -4,6 +4,7 @@ import type { Item } from "@/core/plan/item";
 import type { Plan } from "@/core/plan/plan";
 import { doughPortions, fillingPortion, wholeUnits } from "@/core/quantities/portion-text";
 import { overlaps } from "@/core/plan/demands";
+import { heldBack, stickyCorrection } from "@/core/formulas/by-feel";
 import { milderPart, splitDough } from "@/core/formulas/dish";
 import type { Guests } from "@/core/plan/request";
 
@@ -92,13 +93,13 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
 function nowAndByFeel(line: Ingredient): WeighLine[] {
   if (!line.holdBackPct)
     return [{ key: `${line.in} ${line.id}`, name: line.name, grams: line.grams, units: wholeUnits(line.name, line.grams) }];
-  const held = (line.grams * line.holdBackPct) / 100;
+  const { firstG, restG } = heldBack(line.grams, line.holdBackPct);
   return [
-    { key: `${line.in} ${line.id}`, name: line.name, grams: line.grams - held, when: "now" },
+    { key: `${line.in} ${line.id}`, name: line.name, grams: firstG, when: "now" },
     {
       key: `${line.in} ${line.id} held`,
       name: line.name,
-      grams: held,
+      grams: restG,
       when: "by feel",
       note: { component: line.id, plannedG: line.grams },
     },
@@ -123,6 +124,7 @@ function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefi
         sheetMm: item.piece.thicknessMm,
         cutMm: item.piece.cutDiameterMm,
       }),
+      ...stickyLines(batch, item),
       ...[...counts].map(([text, n]) => (n > 1 ? `${n} × ${text}` : text)),
     ];
   }
@@ -180,4 +182,12 @@ function milder(batch: Batch, item: Item, guests: Eaters): string[] {
     const { restHeatG, asideHeatG } = milderPart(batch.totalG, line.grams, pieces / batch.pieces, MILD);
     return `milder for ${pieces} children’s pieces: set ${Math.round(asideG)} g aside first; ${line.name} ${restHeatG.toFixed(1)} g to the rest, ${asideHeatG.toFixed(1)} g to theirs, and close theirs another way`;
   });
+}
+
+/** What to do with a dough that sticks when all its liquid is in; only where liquid goes in by feel. */
+function stickyLines(batch: Batch, item: Item): string[] {
+  const flours = new Set(item.dough.parts.flatMap((part) => part.components.filter((c) => c.flour).map((c) => c.name)));
+  const flourG = batch.ingredients.filter((line) => flours.has(line.name)).reduce((sum, line) => sum + line.grams, 0);
+  if (flourG === 0 || !batch.ingredients.some((line) => line.holdBackPct)) return [];
+  return [`still sticky? ${Math.round(stickyCorrection(flourG).addG)} g more flour, no more than that`];
 }

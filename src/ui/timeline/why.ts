@@ -40,7 +40,7 @@ export function whyHere(
       case "link":
         return later ? `${textOf(hold.task)} follows at once` : `${textOf(hold.task)} is done only then`;
       case "wait":
-        return `${textOf(hold.task)} may not be longer apart from it`;
+        return `${textOf(hold.task)}: it may not stand longer ${later ? "after" : "before"} that`;
       case "taken":
         return later
           ? `${nameOf(hold.resource)} is wanted from then on: ${textOf(hold.task)}`
