@@ -86,47 +86,47 @@ export function setRichness(item: Item, ratio: number): Item {
 const CUT = { cutFrac: 0.7, rerolls: 2 } as const;
 const near = (a: number, b: number, tolerance: number): boolean => Math.abs(a - b) <= tolerance;
 
-function leavener(item: Item): Way | undefined {
-  if (allDough(item).some(isYeast) || item.piece.doughG === 0) return undefined;
-  const pct = (100 * gramsOf(item, isPowder)) / Math.max(1, deskTotals(item).flourG);
-  const options: WayOption[] = [
-    [0, "none", "flat and crisp, sharp edges, keeps its shape"],
-    [1, "1 % baking powder", "a little lighter, edges soften slightly"],
-    [2, "2 % baking powder", "puffs and cracks; softer, staler sooner"],
-  ].map(([share, name, effect]) => ({
-    id: String(share),
-    name: String(name),
-    effect: String(effect),
-    item: setShare(item, isPowder, "baking powder", Number(share)),
-  }));
+/** A question of how much of a kind of ingredient goes on the flour, %, each share with its name and what it does. */
+function shareWay(
+  item: Item,
+  id: string,
+  question: string,
+  ingredient: { which: (c: Component) => boolean; name: string },
+  shares: readonly (readonly [pct: number, name: string, effect: string])[],
+): Way {
+  const now = (100 * gramsOf(item, ingredient.which)) / Math.max(1, deskTotals(item).flourG);
   return {
-    id: "leavener",
-    question: "Leavener in the pastry?",
-    options,
-    chosen: options.find((o) => near(Number(o.id), pct, 0.3))?.id,
+    id,
+    question,
+    options: shares.map(([pct, name, effect]) => ({
+      id: String(pct),
+      name,
+      effect,
+      item: setShare(item, ingredient.which, ingredient.name, pct),
+    })),
+    chosen: shares.find(([pct]) => near(pct, now, 0.3))?.[0].toString(),
   };
 }
 
-function sugar(item: Item): Way | undefined {
-  if (item.course === "sweet" || item.piece.doughG === 0 || allDough(item).some(isYeast)) return undefined;
-  const pct = (100 * gramsOf(item, isSugar)) / Math.max(1, deskTotals(item).flourG);
-  const options: WayOption[] = [
-    [0, "none", "browns slowest; plain beside a salty filling"],
-    [1, "1 %", "not tasted, browns a little sooner"],
-    [2, "2 %", "the most that is usual in a savoury crust; browns sooner, so look early"],
-  ].map(([share, name, effect]) => ({
-    id: String(share),
-    name: String(name),
-    effect: String(effect),
-    item: setShare(item, isSugar, "sugar", Number(share)),
-  }));
-  return {
-    id: "sugar",
-    question: "Sugar in a savoury crust?",
-    options,
-    chosen: options.find((o) => near(Number(o.id), pct, 0.3))?.id,
-  };
-}
+const isUnyeasted = (item: Item): boolean => item.piece.doughG > 0 && !allDough(item).some(isYeast);
+
+const leavener = (item: Item): Way | undefined =>
+  isUnyeasted(item)
+    ? shareWay(item, "leavener", "Leavener in the pastry?", { which: isPowder, name: "baking powder" }, [
+        [0, "none", "flat and crisp, sharp edges, keeps its shape"],
+        [1, "1 % baking powder", "a little lighter, edges soften slightly"],
+        [2, "2 % baking powder", "puffs and cracks; softer, staler sooner"],
+      ])
+    : undefined;
+
+const sugar = (item: Item): Way | undefined =>
+  isUnyeasted(item) && item.course !== "sweet"
+    ? shareWay(item, "sugar", "Sugar in a savoury crust?", { which: isSugar, name: "sugar" }, [
+        [0, "none", "browns slowest; plain beside a salty filling"],
+        [1, "1 %", "not tasted, browns a little sooner"],
+        [2, "2 %", "the most that is usual in a savoury crust; browns sooner, so look early"],
+      ])
+    : undefined;
 
 const MAIN_FLOURS = ["flour-plain", "flour-bread", "flour-00", "flour-cake"];
 
