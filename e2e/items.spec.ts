@@ -165,8 +165,6 @@ test("sums for an item answer as they are typed", async ({ page }) => {
 
 test("what went in by feel is the next plan's figure, and pieces are weighed in", async ({ page }) => {
   await page.goto("/g/launch-night/quantities");
-  // The weights need no timetable: the search is left to another day.
-  await page.getByRole("button", { name: "Stop" }).click();
   const dough = page.getByRole("article", { name: "Hawser coils, Dough" });
   const field = dough.getByLabel(/that went in, g/);
   const planned = Number(await field.getAttribute("placeholder"));
