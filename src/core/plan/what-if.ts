@@ -62,7 +62,8 @@ export function changesFor(request: PlanRequest): Change[] {
       request: { ...request, kitchen: { ...kitchen, cooks: [...kitchen.cooks, helper] } },
     });
   }
-  for (const recipe of new Set(waves.flatMap((wave) => wave.items.map((entry) => entry.recipe)))) {
+  const recipes = new Set(waves.flatMap((wave) => wave.items.map((entry) => entry.recipe)));
+  for (const recipe of recipes) {
     const item = request.items.find((i) => i.id === recipe)!;
     const through = resolveItem(item, {}, "base").steps.findLast(
       (step) => step.part === "filling" && step.path.includes("fresh"),
@@ -76,7 +77,7 @@ export function changesFor(request: PlanRequest): Change[] {
           gathering: { ...gathering, doneAhead: [...gathering.doneAhead, { recipe, through: through.id }] },
         },
       });
-    if (new Set(waves.flatMap((wave) => wave.items.map((entry) => entry.recipe))).size > 1)
+    if (recipes.size > 1)
       changes.push({
         id: `without-${recipe}`,
         text: `without ${item.name}`,

@@ -102,7 +102,7 @@ export function restOf(
     const wanted = change?.minutes !== undefined ? withMinutes(kept, change.minutes) : kept;
     const from = Math.max(now, task.earliest ?? 0, change?.notBefore ?? 0);
     if (locked.has(task.id) && was.start >= from)
-      return { ...pinned(wanted, was), duration: was.end - was.start, earliest: was.start, latest: was.end, stretchCost: 0 };
+      return { ...settled(wanted, was), duration: was.end - was.start, earliest: was.start, latest: was.end, stretchCost: 0 };
     return { ...wanted, earliest: from };
   });
   // Links between what is over are history.
@@ -110,13 +110,7 @@ export function restOf(
   return { problem: whole, broken };
 }
 
-/** Each use with what it took. */
-const pinned = (task: Task, was: Placed): Task => ({
-  ...task,
-  uses: task.uses.map((use, u) => ({ ...use, resource: was.taken[u] ?? use.resource })),
-});
-
-/** A part by choice under what was taken, once that is fixed. */
+/** Each use with what it took, and a part by choice as long as that takes. */
 function settled(task: Task, was: Placed): Task {
   return {
     ...task,
