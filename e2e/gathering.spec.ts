@@ -134,3 +134,28 @@ test("a step says why it is not at another time, and one change at a time is tri
   await expect(helps.getByText(/still to try/)).toBeVisible();
   await expect(helps.getByText("serving 15 min later")).toBeVisible({ timeout: 60_000 });
 });
+
+test("two items of one dough are mixed once, and the scale says how it is divided", async ({ page }) => {
+  await page.goto("/items/slipway-pie");
+  await page.getByRole("button", { name: "Same dough, another filling" }).click();
+  await expect(page.getByLabel("Name of the item")).not.toHaveValue("Slipway pies");
+  await page.getByLabel("Name of the item").fill("Lantern pies");
+  await page.getByRole("textbox", { name: "Add to the filling" }).fill("600 g pumpkin\n100 g onion");
+  await page.getByRole("button", { name: "Add 2 ingredients" }).click();
+  await expect(page.getByText("Saved", { exact: false }).first()).toBeVisible();
+
+  await page.goto("/g/first-try");
+  await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
+  await page.getByRole("option", { name: "Lantern pies" }).click();
+  const common = page.getByRole("region", { name: "In common" });
+  await expect(common).toContainText(/The same dough: .* made apart, .* for Slipway pies and .* for Lantern pies/);
+  await common.getByLabel("Make it once").check();
+  await expect(common).toContainText(/made once and divided/);
+  await settle(page);
+
+  await page.getByRole("link", { name: "Quantities" }).click();
+  const dough = page.getByRole("article", { name: "Slipway pies and Lantern pies, Dough" });
+  await expect(dough).toContainText(/divide it by weight: \d+ g for \d+ Slipway pies, \d+ g for \d+ Lantern pies/);
+  await page.getByRole("link", { name: "Timeline" }).click();
+  await expect(page.getByRole("button", { name: /Lantern pies: Mix/ })).toHaveCount(0);
+});

@@ -66,6 +66,11 @@ test("a recipe from paper, in cups and °F, becomes an item, pieces and a timeta
 
   await expect(page.getByLabel("Name of the item")).toHaveValue("Corner hand pies");
   await expect(page.getByLabel("Grams of all-purpose flour")).toHaveValue("312.5");
+  await page.getByLabel("Its cups and spoons").click();
+  await page.getByRole("option", { name: /metric cup/ }).click();
+  await expect(page.getByLabel("Grams of all-purpose flour")).toHaveValue("325.5");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Grams of all-purpose flour")).toHaveValue("312.5");
   await expect(page.getByRole("region", { name: "Balance of dough and filling" })).toContainText("12 pieces");
   await expect(page.getByRole("region", { name: "Steps" })).toContainText("oven 170 °C, fan");
 

@@ -153,8 +153,8 @@ describe("what is weighed", () => {
     expect(sheets.find((s) => s.title === "Dough")!.portions).toEqual([
       "16 pieces of 50 g",
       "rolled to 3.2 mm, rounds of 130 mm; offcuts stacked, chilled 20 min and rolled again",
-      "still sticky? 10 g more flour, no more than that",
       "2 × 8 on a tray",
+      "still sticky? 10 g more flour, no more than that",
     ]);
   });
   test("without a plan there are weights and no times", () => {

@@ -37,15 +37,6 @@ export function crustShares(lidG: number, crust: Crust): { baseG: number; topG: 
 /** What a lattice is kept back from a whole dough, g. */
 export const latticeReserve = (totalG: number): number => totalG / 3;
 
-/** One dough for several products: each one's part of it, g, and their sum, which is mixed once. */
-export function splitDough(products: readonly { name: string; pieces: number; doughG: number }[]): {
-  totalG: number;
-  parts: { name: string; grams: number }[];
-} {
-  const parts = products.map(({ name, pieces, doughG }) => ({ name, grams: pieces * doughG }));
-  return { totalG: parts.reduce((sum, part) => sum + part.grams, 0), parts };
-}
-
 /** A milder part of a filling: how much to set aside before the heat goes in, and the heat of either part, g. */
 export function milderPart(
   fillingG: number,

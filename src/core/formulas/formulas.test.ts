@@ -8,7 +8,7 @@ import { cutWithRerolls, doughFor, doughForRounds, piecesFromDough } from "./dou
 import { convertYeast, wholeEggs } from "./eggs";
 import { balance, fillingYield } from "./filling";
 import { gramsFromPercents, holdBack, hydration, percentsFromGrams, waterShare } from "./formula";
-import { copyOf, itemFromRecipe, readLines } from "./recipe";
+import { copyOf, itemFromRecipe, measuredIn, readLines } from "./recipe";
 import { dietsOf, tagsOf } from "./tags";
 import { orderLoads, propagateAllergens } from "./allergens";
 
@@ -218,6 +218,18 @@ describe("a recipe from paper", () => {
       "temperature",
       "minutes",
     ]);
+  });
+  test("a tablespoon is 15 ml or 20 ml by the recipe's own standard, which stays with it", () => {
+    const item = value(itemFromRecipe({ ...form, dough: "300 g flour\n3 tbsp water" }, demoItem("slipway-pie"), []));
+    expect(item.measures).toBe("us");
+    const water = (i: typeof item) => i.dough.parts[0].components.find((c) => c.name === "water")!;
+    expect(water(item)).toMatchObject({ grams: 45, measure: "3 tbsp" });
+    const australian = measuredIn(item, "au");
+    expect(water(australian)).toMatchObject({ grams: 60, measure: "3 tbsp" });
+    expect(australian.measures).toBe("au");
+    // What was given by weight stays, and the way back is the way there.
+    expect(australian.dough.parts[0].components[0].grams).toBe(300);
+    expect(measuredIn(australian, "us")).toEqual(item);
   });
   test("an item that is steamed asks for no oven", () => {
     expect(itemFromRecipe({ ...form, temperature: "", minutes: NaN }, demoItem("mooring-bun"), []).ok).toBe(true);

@@ -48,7 +48,7 @@ export interface RecipeForm {
 const MEASURE = /^[^a-zA-Z]*(?:[a-zA-Z.]+\.?)?/;
 
 /** A line's own measure, kept beside its grams. */
-const measureOfLine = (read: ReadLine): string | undefined => {
+export const measureOfLine = (read: ReadLine): string | undefined => {
   const words =
     (read.line && read.line.rest && read.text.slice(0, read.text.length - read.line.rest.length).trim()) ||
     MEASURE.exec(read.text)?.[0].trim();
@@ -73,6 +73,23 @@ function components(lines: readonly ReadLine[], place: "dough" | "filling"): Com
     });
   }
   return out;
+}
+
+/** The item with its measures in another system's cups and spoons: what was typed stands and its grams follow. */
+export function measuredIn(item: Item, system: System): Item {
+  const reread = (c: Component): Component => {
+    const read = c.measure === undefined ? undefined : readOne(`${c.measure} ${c.name}`, system);
+    if (read?.weighed?.kind !== "weighed" || !(read.weighed.grams > 0)) return c;
+    return { ...c, grams: Math.round(read.weighed.grams * 10) / 10 };
+  };
+  const all = <T extends { components: Component[] }>(place: T): T => ({ ...place, components: place.components.map(reread) });
+  return {
+    ...item,
+    measures: system,
+    dough: { ...item.dough, parts: item.dough.parts.map(all) },
+    filling: { ...all(item.filling), ...(item.filling.variants && { variants: item.filling.variants.map(all) }) },
+    finish: item.finish.map(all),
+  };
 }
 
 /**
@@ -122,6 +139,7 @@ export function itemFromRecipe(form: RecipeForm, like: Item, taken: readonly str
     diet: dietsOf(names),
     allergens: tagsOf(names),
     dietNote: undefined,
+    measures: form.system,
     base: { pieces: form.pieces },
     dough: {
       parts: [{ id: "dough", name: "Dough", components: dough }],

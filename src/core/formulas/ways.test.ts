@@ -4,7 +4,7 @@ import { ItemSchema, type Component, type Item } from "../plan/item";
 import { asItTook, resolveItem } from "../plan/resolve";
 import { heldBack, noteUsed, settleUsed, stickyCorrection } from "./by-feel";
 import { componentsAt, deskTotals, withComponents, type Place } from "./desk";
-import { crustShares, dishScale, latticeReserve, milderPart, splitDough } from "./dish";
+import { crustShares, dishScale, latticeReserve, milderPart } from "./dish";
 import { applySwap, swapsFor } from "./swaps";
 import { richnessOf, RICHNESS, setRichness, waysOf } from "./ways";
 
@@ -197,19 +197,6 @@ describe("dishes, crusts and parts of one dough", () => {
     const { topG, totalG } = crustShares(320, "lattice");
     expect([topG, totalG]).toEqual([latticeReserve(totalG), 480]);
   });
-  test("N38: 1,200 g of one dough are 420 g of tarts and 780 g of turnovers", () =>
-    expect(
-      splitDough([
-        { name: "tarts", pieces: 15, doughG: 28 },
-        { name: "turnovers", pieces: 26, doughG: 30 },
-      ]),
-    ).toEqual({
-      totalG: 1200,
-      parts: [
-        { name: "tarts", grams: 420 },
-        { name: "turnovers", grams: 780 },
-      ],
-    }));
   test("N111: 12 of 60 pieces with 0.4 of the chilli", () =>
     expect(milderPart(1500, 10, 12 / 60, 0.4)).toEqual({ asideG: 300, restHeatG: 8, asideHeatG: 0.8 }));
 });

@@ -22,7 +22,7 @@ import {
 } from "./timing";
 import { equipmentUses, handUses, settingHere, type EquipmentUse } from "./uses";
 import { carrierText, VERB } from "./words";
-import { workloadOf, type Work, type Workload } from "./work";
+import { sharesOf, workloadOf, type Work, type Workload } from "./work";
 
 type TaskInput = ProblemInput["tasks"][number];
 
@@ -33,9 +33,14 @@ export interface TaskInfo {
   readonly step: string | null;
   readonly pieces: number;
   readonly range: Range;
+  /** Pieces of other items that are mixed or cooked in one with these, under the step's name there. */
+  readonly also?: readonly { readonly item: string; readonly step: string; readonly pieces: number; readonly range: Range }[];
   readonly for: readonly string[];
   readonly text: string;
 }
+
+/** Pieces that a task is for, item by item, with the name of the step in each. */
+export const taskShares = ({ item, step, pieces, range, also = [] }: TaskInfo) => [{ item, step, pieces, range }, ...also];
 
 export interface Expansion {
   readonly problem: ProblemInput;
@@ -56,7 +61,7 @@ const FRESH_REFERENCE_MIN = 30;
 export function expand(request: PlanRequest, days: PlanDays, demands: readonly Demand[], strategy: Strategy): Expansion {
   const { kitchen } = request;
   const here = demands.map((demand) => withStepsHere(demand, kitchen));
-  const workload = workloadOf(here, kitchen, strategy);
+  const workload = workloadOf(here, kitchen, strategy, request.gathering.mixTogether);
   const linked = linkWorks(workload.works);
   const blockers = new Set(workload.blockers);
   const oil = oilOrder(here, kitchen);
@@ -317,14 +322,9 @@ const clean = (task: TaskInput): TaskInput => ({
 });
 
 function textOf(work: Work, kitchen: PlanRequest["kitchen"]): string {
-  const { step, item } = work;
-  const n = sizeOf(work.range);
-  const what =
-    step.part === "dough"
-      ? `dough for ${n} ${item.name}`
-      : step.part === "filling"
-        ? `filling for ${n} ${item.name}`
-        : `${n} ${item.name}`;
+  const { step } = work;
+  const made = sharesOf(work).map((share) => `${sizeOf(share.range)} ${share.item.name}`);
+  const what = step.part === "piece" ? made[0] : `${step.part} for ${made.join(" and ")}`;
   const setting = step.equipment.find((e) => e.settingC !== undefined && e.id !== "lidded-pan");
   const parts = [`${VERB[step.kind]} ${what}`];
   if (work.carrier && work.carriers > 1) parts.push(carrierText(work.carrier, work.carriers));
@@ -337,6 +337,9 @@ const infoOf = (work: Work, kitchen: PlanRequest["kitchen"]): TaskInfo => ({
   step: work.step.id,
   pieces: sizeOf(work.range),
   range: work.range,
+  ...(work.also.length > 0 && {
+    also: work.also.map(({ item, step, range }) => ({ item: item.id, step: step.id, pieces: sizeOf(range), range })),
+  }),
   for: [...new Set(work.demands.map((demand) => demand.for))],
   text: textOf(work, kitchen),
 });

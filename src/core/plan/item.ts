@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { SYSTEM_IDS } from "../quantities/unit-table";
 
 const id = z.string().min(1).max(80);
 const text = z.string().max(600);
@@ -146,6 +147,8 @@ export const ItemSchema = z.object({
   dietNote: text.optional(),
   piecesPerGuest: HeadSchema,
   piecesPerGuestAlone: HeadSchema,
+  /** Whose cups and spoons its measures are in: a tablespoon of 15 or of 20 ml; unsaid, the cook's own. */
+  measures: z.enum(SYSTEM_IDS).optional(),
   base: z.object({ pieces: z.int().min(1).max(10000), batch: text.optional() }),
   dough: z.object({
     parts: z.array(z.object({ id, name: z.string(), components: z.array(ComponentSchema).min(1) })).min(1),

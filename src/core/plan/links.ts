@@ -1,6 +1,6 @@
 import { overlaps } from "./demands";
 import { isCarrier } from "./capacity";
-import type { Work } from "./work";
+import { sharesOf, type Share, type Work } from "./work";
 
 /** From the end of one work to the start of another, min; `max` undefined: no limit. */
 export interface Link {
@@ -43,16 +43,23 @@ const LONG = 6000;
 /** Connects the works as the steps' `after` say, piece by piece, and finds where carriers wait between them. */
 export function linkWorks(works: readonly Work[]): Linked {
   const byStep = new Map<string, Work[]>();
-  for (const work of works) {
-    const key = `${work.item.id}/${work.step.id}`;
-    byStep.set(key, [...(byStep.get(key) ?? []), work]);
-  }
+  for (const work of works)
+    for (const { item, step } of sharesOf(work)) {
+      const key = `${item.id}/${step.id}`;
+      byStep.set(key, [...(byStep.get(key) ?? []), work]);
+    }
   const raw: { before: Work; after: Work; minGap?: number; maxGap?: number }[] = [];
-  for (const after of works)
-    for (const { step, minGapMin, maxGapMin } of after.step.after)
-      for (const before of byStep.get(`${after.item.id}/${step}`) ?? [])
-        if (overlaps(before.range, after.range) && sharesDemand(before, after))
+  for (const after of works) {
+    // Items that are mixed together name the same work before: one link is enough.
+    const named = new Set<Work>();
+    for (const share of sharesOf(after))
+      for (const { step, minGapMin, maxGapMin } of share.step.after)
+        for (const before of byStep.get(`${share.item.id}/${step}`) ?? []) {
+          if (named.has(before) || !meets(before, share) || !sharesDemand(before, after)) continue;
+          named.add(before);
           raw.push({ before, after, minGap: minGapMin, maxGap: maxGapMin });
+        }
+  }
 
   const followers = new Map<Work, typeof raw>();
   const leaders = new Map<Work, number>();
@@ -88,6 +95,9 @@ export function linkWorks(works: readonly Work[]): Linked {
   }
   return { links, waits, shortRests, order };
 }
+
+const meets = (work: Work, { item, range }: Share): boolean =>
+  sharesOf(work).some((own) => own.item === item && overlaps(own.range, range));
 
 const sharesDemand = (a: Work, b: Work): boolean => a.demands.some((demand) => b.demands.includes(demand));
 

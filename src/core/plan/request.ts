@@ -139,6 +139,8 @@ export const GatheringSchema = z.object({
     .default([]),
   /** Made beyond what the guests eat, % of the pieces that follow from them. */
   sparePct: z.number().min(0).max(25).optional(),
+  /** Doughs and fillings that are the same in several items are made in one and divided by weight. */
+  mixTogether: z.boolean().optional(),
   rules: z.array(z.object({ id, text: z.string(), steps: z.array(z.string()) })).default([]),
 });
 

@@ -1,10 +1,9 @@
 import { MINUTES_A_DAY } from "../shared/clock";
 import { usesEquipment } from "./capacity";
 import { roomAt } from "./days";
-import { sizeOf } from "./demands";
 import { HEAT_KINDS, type Step } from "./item";
 import { SKILL_FACTOR, type Cook, type Kitchen } from "./request";
-import type { Work } from "./work";
+import { piecesIn, type Work } from "./work";
 
 const up = (x: number) => Math.ceil(x - 1e-9);
 const down = (x: number) => Math.floor(x + 1e-9);
@@ -39,12 +38,12 @@ export const scalesWithSkill = (step: Step): boolean =>
 
 /** Whole minutes that each of these cooks takes for a timed step, 1 at the least where it is hands-on. */
 export function minutesByCook(work: Work, cooks: readonly Cook[]): number[] {
-  const plain = plainMinutes(work.step, sizeOf(work.range));
+  const plain = plainMinutes(work.step, piecesIn(work));
   return cooks.map((cook) => Math.max(1, up(plain * (scalesWithSkill(work.step) ? SKILL_FACTOR[cook.skill] : 1))));
 }
 
 /** Whole minutes of a timed step that nobody's pace changes. */
-export const fixedMinutes = (work: Work): number => Math.max(1, up(plainMinutes(work.step, sizeOf(work.range))));
+export const fixedMinutes = (work: Work): number => Math.max(1, up(plainMinutes(work.step, piecesIn(work))));
 
 /** A tend of a task: from the start (≥ 0) or the end (< 0), and how long each of the cooks takes. */
 export interface Tend {

@@ -3,7 +3,7 @@ import { isCarrier, type Capacities } from "./capacity";
 import { sizeOf } from "./demands";
 import type { Cook, Kitchen } from "./request";
 import type { Tend } from "./timing";
-import type { Work } from "./work";
+import { piecesIn, type Work } from "./work";
 
 type TaskInput = ProblemInput["tasks"][number];
 export type UseInput = NonNullable<TaskInput["uses"]>[number];
@@ -78,7 +78,7 @@ export function equipmentUses(
       continue;
     }
     const each = entry.amount ?? 1;
-    const share = id === "tins" ? sizeOf(work.range) : isCarrier(id) ? each * work.carriers : each;
+    const share = id === "tins" ? piecesIn(work) : isCarrier(id) ? each * work.carriers : each;
     if (share > there) {
       lacks(`${name} needs ${share} of ${id} at once, and this kitchen has ${there}`);
       continue;

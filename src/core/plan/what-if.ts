@@ -1,4 +1,6 @@
 import { clockText, minutesOfClock } from "../shared/clock";
+import { alikeGroups } from "./joint";
+import { quantitiesOf } from "./make-plan";
 import type { Plan } from "./plan";
 import type { PlanRequest } from "./request";
 import { resolveItem } from "./resolve";
@@ -60,6 +62,16 @@ export function changesFor(request: PlanRequest): Change[] {
       id: "hands",
       text: `a second pair of hands from ${helper.hours[0].from} to ${helper.hours[0].to}`,
       request: { ...request, kitchen: { ...kitchen, cooks: [...kitchen.cooks, helper] } },
+    });
+  }
+  const common = alikeGroups(quantitiesOf(request).expansion.workload.groups);
+  if (common.length > 0) {
+    const [{ part }] = common[0];
+    const names = [...new Set(common.flatMap((set) => set.map((group) => group.item.name)))].join(" and ");
+    changes.push({
+      id: "together",
+      text: `the ${part} of ${names} made ${gathering.mixTogether ? "apart" : "once for all"}`,
+      request: { ...request, gathering: { ...gathering, mixTogether: !gathering.mixTogether } },
     });
   }
   const recipes = new Set(waves.flatMap((wave) => wave.items.map((entry) => entry.recipe)));

@@ -1,16 +1,24 @@
 import { capacitiesOf, chamberOf, isCarrier, loadCapacity, usesEquipment, type Capacities, type Carrier } from "./capacity";
-import { sizeOf, type Demand, type Range } from "./demands";
+import { overlaps, sizeOf, type Demand, type Range } from "./demands";
+import { groupsOf, type Group } from "./groups";
 import type { Item, Step } from "./item";
-import { cutAt, lotsOf, mixSizes, cut } from "./partition";
+import { joinAlike } from "./joint";
+import { cutAt, lotsOf } from "./partition";
 import type { Kitchen } from "./request";
 import type { Strategy } from "./strategy";
 
-/** One piece of work: a step done to a range of pieces. Becomes one task of the problem. */
-export interface Work {
-  readonly id: string;
+/** Pieces of one item and the step of that item that is done to them. */
+export interface Share {
   readonly item: Item;
   readonly step: Step;
   readonly range: Range;
+}
+
+/** One piece of work: a step done to a range of pieces. Becomes one task of the problem. */
+export interface Work extends Share {
+  readonly id: string;
+  /** Pieces of other items in the same mix: the same step under the name it has there. */
+  readonly also: readonly Share[];
   /** Demands whose pieces it carries. */
   readonly demands: readonly Demand[];
   readonly carrier?: Carrier;
@@ -21,17 +29,10 @@ export interface Work {
   readonly shared: boolean;
 }
 
-/** Pieces whose dough is mixed, or whose filling is cooked, together. */
-export interface Group {
-  readonly item: Item;
-  readonly part: "dough" | "filling";
-  readonly demands: readonly Demand[];
-  readonly range: Range;
-  /** Parts that are weighed and mixed apart; one for a filling. */
-  readonly mixes: readonly Range[];
-  readonly steps: readonly Step[];
-  readonly ahead: boolean;
-}
+export const sharesOf = (work: Work): readonly Share[] => [work, ...work.also];
+
+/** Pieces that a work is done to, of whatever item. */
+export const piecesIn = (work: Work): number => sharesOf(work).reduce((sum, { range }) => sum + sizeOf(range), 0);
 
 /** Everything there is to do, before any time is given to it. */
 export interface Workload {
@@ -41,63 +42,73 @@ export interface Workload {
   readonly blockers: readonly string[];
 }
 
-/** Steps that belong to the dough (or filling): those of that part, and all that lead up to them. */
-function phase(steps: readonly Step[], part: "dough" | "filling"): Step[] {
-  const byId = new Map(steps.map((step) => [step.id, step]));
-  const inside = new Set<string>();
-  const walk = (id: string) => {
-    const step = byId.get(id);
-    if (!step || inside.has(id)) return;
-    inside.add(id);
-    step.after.forEach((link) => walk(link.step));
-  };
-  steps.filter((step) => step.part === part).forEach((step) => walk(step.id));
-  return steps.filter((step) => inside.has(step.id));
-}
-
-const signature = (steps: readonly Step[], components: unknown): string =>
-  JSON.stringify([steps.map((step) => ({ ...step, path: 0, do: 0, cue: 0, caution: 0 })), components]);
-
-/** Divides what a gathering wants into works: shared doughs and fillings, mixes, lots and loads. */
-export function workloadOf(demands: readonly Demand[], kitchen: Kitchen, strategy: Strategy): Workload {
+/**
+ * Divides what a gathering wants into works: shared doughs and fillings, mixes, lots and loads.
+ * @param mixTogether doughs and fillings that are the same in several items are made once
+ */
+export function workloadOf(
+  demands: readonly Demand[],
+  kitchen: Kitchen,
+  strategy: Strategy,
+  mixTogether: boolean = false,
+): Workload {
   const works: Work[] = [];
-  const groups: Group[] = [];
   const blockers = new Set<string>();
-  for (const item of new Set(demands.map((demand) => demand.item))) {
+  const items = [...new Set(demands.map((demand) => demand.item))];
+  const apart = items.flatMap((item) => {
     const own = demands.filter((demand) => demand.item === item);
     const capacities = capacitiesOf(item, kitchen);
-    const doughs = groupsOf(own, "dough", kitchen, capacities, blockers);
-    const fillings = groupsOf(own, "filling", kitchen, capacities, blockers);
-    groups.push(...doughs, ...fillings);
+    return (["dough", "filling"] as const).flatMap((part) => groupsOf(own, part, kitchen, capacities, blockers));
+  });
+  const groups = mixTogether ? joinAlike(apart, kitchen) : apart;
+  for (const item of items) {
+    const own = demands.filter((demand) => demand.item === item);
     const counter = new Map<string, number>();
-    const add = (step: Step, range: Range, rest: Pick<Work, "carrier" | "carriers" | "shared">) => {
+    const add = (share: Share, rest: Pick<Work, "carrier" | "carriers" | "shared">, also: readonly Share[] = []) => {
+      const { step } = share;
       const n = (counter.get(step.id) ?? 0) + 1;
       counter.set(step.id, n);
-      const carried = own.filter((d) => d.range[0] < range[1] && range[0] < d.range[1]);
-      works.push({ id: `${item.id}/${step.id}/${n}`, item, step, range, demands: carried, chamber: chamberOf(step), ...rest });
+      const carried = demands.filter((d) => [share, ...also].some((s) => s.item === d.item && overlaps(s.range, d.range)));
+      works.push({ id: `${item.id}/${step.id}/${n}`, ...share, also, demands: carried, chamber: chamberOf(step), ...rest });
     };
-    for (const group of [...doughs, ...fillings]) {
-      const mixed = afterMixer(group.steps);
-      for (const step of group.steps)
-        for (const range of mixed.has(step.id) ? group.mixes : withinTins(step, group.range, kitchen))
-          add(step, range, {
-            shared: true,
-            carriers: 1,
-            carrier: step.equipment.some((e) => e.id === "tray") ? "tray" : undefined,
-          });
-    }
+    for (const group of groups.filter((g) => g.item === item && !isGuest(g))) addShared(group, kitchen, add);
     for (const demand of own) {
-      const shared = new Set(
-        [...doughs, ...fillings].filter((g) => g.demands.includes(demand)).flatMap((g) => g.steps.map((s) => s.id)),
-      );
-      const mixes = doughs.find((g) => g.demands.includes(demand))?.mixes ?? [demand.range];
+      const made = groups.filter((group) => group.demands.includes(demand));
+      const shared = new Set(made.flatMap((group) => group.steps.map((step) => step.id)));
+      const mixes = made.find((group) => group.part === "dough")?.mixes ?? [demand.range];
       const steps = demand.steps.filter((step) => !shared.has(step.id));
-      const layout = new Layout(demand, steps, cutAt(demand.range, mixes), capacities, kitchen, strategy);
-      for (const step of steps) for (const part of layout.partsOf(step)) add(step, part.range, { ...part, shared: false });
+      const layout = new Layout(demand, steps, cutAt(demand.range, mixes), capacitiesOf(item, kitchen), kitchen, strategy);
+      for (const step of steps)
+        for (const { range, ...carried } of layout.partsOf(step)) add({ item, step, range }, { ...carried, shared: false });
       layout.blockers.forEach((text) => blockers.add(text));
     }
   }
   return { works, groups, blockers: [...blockers] };
+}
+
+const isGuest = (group: Group): boolean => group.together !== undefined && group.guests.length === 0;
+
+/** The works of a dough or filling, with the shares of the items that are made with it. */
+function addShared(
+  group: Group,
+  kitchen: Kitchen,
+  add: (share: Share, rest: Pick<Work, "carrier" | "carriers" | "shared">, also: readonly Share[]) => void,
+): void {
+  const mixed = afterMixer(group.steps);
+  group.steps.forEach((step, i) => {
+    const carrier = step.equipment.some((e) => e.id === "tray") ? ("tray" as const) : undefined;
+    const byMix = mixed.has(step.id);
+    const ranges = byMix ? group.mixes : withinTins(step, group.range, kitchen);
+    ranges.forEach((range, mix) => {
+      const also = group.guests.map((guest): Share => ({
+        item: guest.item,
+        step: guest.steps[i],
+        range: byMix ? guest.mixes[mix] : guest.range,
+      }));
+      const shares = [{ item: group.item, step, range }, ...also].filter((share) => sizeOf(share.range) > 0);
+      add(shares[0], { shared: true, carriers: 1, carrier }, shares.slice(1));
+    });
+  });
 }
 
 /** Parts for which there are tins enough: a step takes one a piece. */
@@ -114,64 +125,6 @@ function afterMixer(steps: readonly Step[]): Set<string> {
     for (const step of steps) if (step.after.some((link) => after.has(link.step))) after.add(step.id);
   }
   return after;
-}
-
-function groupsOf(
-  own: readonly Demand[],
-  part: "dough" | "filling",
-  kitchen: Kitchen,
-  capacities: Capacities,
-  blockers: Set<string>,
-): Group[] {
-  const groups: { key: string; demands: Demand[]; steps: Step[]; ahead: boolean }[] = [];
-  for (const demand of own) {
-    const { resolved } = demand;
-    const components = part === "dough" ? resolved.dough : resolved.fillingComponents;
-    const steps = phase(demand.steps, part);
-    const ahead = steps.length === 0;
-    const key = `${ahead} ${part === "filling" ? demand.resolved.filling : ""} ${signature(steps, components)}`;
-    const last = groups.at(-1);
-    if (last && last.key === key && last.demands.at(-1)!.range[1] === demand.range[0]) last.demands.push(demand);
-    else groups.push({ key, demands: [demand], steps, ahead });
-  }
-  return groups.map(({ demands, steps, ahead }) => {
-    const range: Range = [demands[0].range[0], demands.at(-1)!.range[1]];
-    const { item } = demands[0];
-    return {
-      item,
-      part,
-      demands,
-      range,
-      steps,
-      ahead,
-      mixes: part === "dough" ? mixesOf(range, demands[0], steps, kitchen, capacities, blockers) : [range],
-    };
-  });
-}
-
-/** Dough to mix for one piece, g: its weight and what is lost on the way. */
-export const mixedDoughPerPiece = (item: Item): number => item.piece.doughG / (1 - item.dough.netLossPct / 100);
-
-function mixesOf(
-  range: Range,
-  demand: Demand,
-  steps: readonly Step[],
-  kitchen: Kitchen,
-  capacities: Capacities,
-  blockers: Set<string>,
-): Range[] {
-  const { mixer } = kitchen.equipment;
-  const { item } = demand;
-  if (!mixer || mixer.count === 0 || !mixer.maxDoughG || !steps.some((step) => usesEquipment(step, "mixer"))) return [range];
-  const perPiece = mixedDoughPerPiece(item);
-  const most = Math.floor(mixer.maxDoughG / perPiece + 1e-9);
-  if (most < 1) {
-    blockers.add(`${item.name}: one piece needs ${Math.round(perPiece)} g of dough and the mixer takes ${mixer.maxDoughG} g`);
-    return [range];
-  }
-  const load = demand.resolved.steps.find((step) => step.path.includes(demand.path) && chamberOf(step) && step.kind !== "reheat");
-  const unit = (load && chamberOf(load) !== "oven" ? loadCapacity(load, capacities) : undefined) ?? capacities.tray;
-  return cut(range, mixSizes(sizeOf(range), most, Math.max(1, unit), Math.ceil((mixer.minDoughG ?? 0) / perPiece)));
 }
 
 interface Part {

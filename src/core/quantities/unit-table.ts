@@ -1,6 +1,7 @@
 import units from "../tables/units.json";
 
 export type System = keyof typeof units.systems;
+export const SYSTEM_IDS = Object.keys(units.systems) as [System, ...System[]];
 export type Dimension = "mass" | "length" | "volume";
 
 const { mass, length, volume, systems, aliases } = units;

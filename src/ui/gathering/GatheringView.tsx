@@ -1,9 +1,11 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import IconButton from "@mui/material/IconButton";
 import MenuItem from "@mui/material/MenuItem";
 import Paper from "@mui/material/Paper";
+import Switch from "@mui/material/Switch";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
@@ -16,7 +18,7 @@ import { usePlan } from "../plan/PlanProvider";
 import type { Draft } from "../plan/plan-state";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { useDisplay } from "../kit/use-display";
-import { coverage, demandRow, itemOrder, type DemandRow } from "./gathering.view-model";
+import { commonOf, coverage, demandRow, itemOrder, type DemandRow } from "./gathering.view-model";
 import { GuestsCard } from "./GuestsCard";
 import { issueAt } from "./issues";
 
@@ -64,6 +66,7 @@ export function GatheringView() {
           <WaveCard key={wave.id} wave={wave} index={index} />
         ))}
         <FreezerCard />
+        <CommonCard />
         <Box>
           <Button
             variant="outlined"
@@ -384,6 +387,37 @@ function CoverageCard() {
         </Box>
       ))}
       <Typography variant="caption">By recipe and option; labels, shared boards and local rules come first.</Typography>
+    </Paper>
+  );
+}
+
+/** What several items have in common, and whether it is made once for all of them. */
+function CommonCard() {
+  const { draft, change, latest } = usePlan();
+  const { weight } = useDisplay();
+  const common = latest ? commonOf(latest.quantities) : [];
+  if (common.length === 0) return null;
+  return (
+    <Paper component="section" aria-label="In common" sx={{ p: 2 }}>
+      <Box sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", columnGap: 2 }}>
+        <Typography variant="h2">In common</Typography>
+        <FormControlLabel
+          sx={{ ml: "auto", mr: 0 }}
+          control={
+            <Switch
+              checked={draft.mixTogether === true}
+              onChange={(_, on) => change((d) => ({ ...d, mixTogether: on ? true : undefined }))}
+            />
+          }
+          label="Make it once"
+        />
+      </Box>
+      {common.map(({ part, totalG, shares }) => (
+        <Typography key={`${part} ${shares.map((share) => share.name).join()}`} sx={{ fontSize: "0.88rem" }}>
+          The same {part}: {weight(totalG)} {draft.mixTogether ? "made once and divided" : "made apart"},{" "}
+          {shares.map((share) => `${weight(share.grams)} for ${share.name}`).join(" and ")}.
+        </Typography>
+      ))}
     </Paper>
   );
 }

@@ -1,3 +1,5 @@
+import { batchesFor } from "@/core/plan/batches";
+import { alikeGroups } from "@/core/plan/joint";
 import type { Quantities } from "@/core/plan/make-plan";
 import type { Item } from "@/core/plan/item";
 import { suits } from "@/core/plan/headcount";
@@ -90,6 +92,25 @@ function loadsText(q: Quantities, target: string, recipe: string): string {
   const demand = q.demands.find((d) => d.for === target && d.item.id === recipe);
   if (demand && demand.done.size > 0) parts.push(demand.steps.length <= 3 ? "mostly done ahead" : "partly done ahead");
   return parts.join(" · ");
+}
+
+/** A dough or filling that several items have in common, and what each takes of it. */
+export interface Common {
+  readonly part: "dough" | "filling";
+  readonly totalG: number;
+  readonly shares: readonly { readonly name: string; readonly grams: number }[];
+}
+
+export function commonOf(q: Quantities): Common[] {
+  return alikeGroups(q.expansion.workload.groups).map((set) => {
+    const shares = set.map(({ item, part, range }) => ({
+      name: item.name,
+      grams: batchesFor(q.batches, item.id, range)
+        .filter((batch) => batch.part === part)
+        .reduce((sum, batch) => sum + batch.totalG, 0),
+    }));
+    return { part: set[0].part, totalG: shares.reduce((sum, share) => sum + share.grams, 0), shares };
+  });
 }
 
 /** Splits a new total over groups in proportion to what they were, largest remainder first. */

@@ -131,15 +131,16 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
               if (read.weighed?.kind !== "weighed" || !(read.weighed.grams > 0)) return "cannot be weighed; type grams";
               const next = setGrams(item, place, i, read.weighed.grams);
               if (!next.ok) return issueText(next.issues[0], "the measure");
-              const kept = componentsAt(next.value, place).map((c, k) => (k === i ? { ...c, measure: text } : c));
+              const measured = { ...next.value, measures: system };
+              const kept = componentsAt(measured, place).map((c, k) => (k === i ? { ...c, measure: text } : c));
               onChange(
                 place.in === "filling"
-                  ? { ...next.value, filling: { ...next.value.filling, components: kept } }
+                  ? { ...measured, filling: { ...measured.filling, components: kept } }
                   : {
-                      ...next.value,
+                      ...measured,
                       dough: {
-                        ...next.value.dough,
-                        parts: next.value.dough.parts.map((p, k) => (k === place.part ? { ...p, components: kept } : p)),
+                        ...measured.dough,
+                        parts: measured.dough.parts.map((p, k) => (k === place.part ? { ...p, components: kept } : p)),
                       },
                     },
               );

@@ -1,13 +1,14 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
 import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useRouter } from "next/navigation";
 import { useCallback, useState } from "react";
 import { addComponent, deskTotals, type Place } from "@/core/formulas/desk";
-import { readLines } from "@/core/formulas/recipe";
+import { measuredIn, measureOfLine, readLines } from "@/core/formulas/recipe";
 import { dietsOf, tagsOf } from "@/core/formulas/tags";
 import { ItemSchema, type Choices, type Item } from "@/core/plan/item";
 import { optionsOf } from "@/core/plan/resolve";
@@ -15,7 +16,7 @@ import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
 import { SAVING_TEXT, useAutosave } from "../kit/use-autosave";
-import { useDisplay } from "../kit/use-display";
+import { SYSTEMS, useDisplay } from "../kit/use-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { BalanceCard } from "./BalanceCard";
 import { ChecksCard } from "./ChecksCard";
@@ -47,7 +48,8 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
   const [refused, setRefused] = useState<{ key: string; text: string } | undefined>(undefined);
   const [choices, setChoices] = useState<Choices>({});
   const [away, setAway] = useState(storedAway);
-  const { system } = useDisplay().display;
+  const { display } = useDisplay();
+  const system = item.measures ?? display.system;
   const right = ItemSchema.safeParse(item).success;
   const saving = useAutosave(item, right, save);
   const totals = deskTotals(item);
@@ -115,7 +117,22 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
         >
           <Box sx={{ display: "grid", gap: 2.5, gridTemplateColumns: "minmax(0, 1fr)" }}>
             <Paper component="section" aria-label="Formula" sx={{ p: 2 }}>
-              <Typography variant="h2">One batch, {item.base.pieces} pieces</Typography>
+              <Box sx={{ display: "flex", alignItems: "flex-start", flexWrap: "wrap", columnGap: 2 }}>
+                <Typography variant="h2">One batch, {item.base.pieces} pieces</Typography>
+                <TextField
+                  select
+                  label="Its cups and spoons"
+                  value={system}
+                  onChange={(e) => change(measuredIn(item, e.target.value as typeof system))}
+                  sx={{ ml: "auto", width: 210 }}
+                >
+                  {SYSTEMS.map(({ value, name }) => (
+                    <MenuItem key={value} value={value}>
+                      {name}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              </Box>
               <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
                 {Math.round(totals.flourG)} g flour · {Math.round(totals.doughG)} g dough · hydration{" "}
                 {Math.round(totals.hydrationPct)} % with the water in milk, egg and butter · fat {Math.round(totals.fatPct)} % of
@@ -221,7 +238,7 @@ function AddLines({
             const added = ready.reduce(
               (now, read) =>
                 read.weighed?.kind === "weighed"
-                  ? addComponent(now, place, read.name, Math.round(read.weighed.grams * 10) / 10, read.text.slice(0, 60))
+                  ? addComponent(now, place, read.name, Math.round(read.weighed.grams * 10) / 10, measureOfLine(read))
                   : now,
               item,
             );
@@ -232,6 +249,7 @@ function AddLines({
             ].map((c) => c.name);
             onChange({
               ...added,
+              measures: system,
               allergens: [...new Set([...added.allergens, ...tagsOf(names)])],
               diet: added.diet.filter((diet) => dietsOf(names).includes(diet)),
             });

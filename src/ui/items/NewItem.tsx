@@ -29,8 +29,9 @@ interface Props {
 /** A recipe from paper, typed as it stands there; the grams, the pieces and the steps fall out beside it. */
 export function NewItem({ items, create }: Props) {
   const router = useRouter();
-  const { display, heat, set: setDisplay } = useDisplay();
-  const { system } = display;
+  const { display, heat } = useDisplay();
+  const [measures, setMeasures] = useState<RecipeForm["system"]>();
+  const system = measures ?? display.system;
   const [form, setForm] = useState(EMPTY);
   const [likeId, setLikeId] = useState(items[0]?.id ?? "");
   const [asked, setAsked] = useState(false);
@@ -107,7 +108,7 @@ export function NewItem({ items, create }: Props) {
               select
               label="Its cups and spoons"
               value={system}
-              onChange={(e) => setDisplay({ system: e.target.value as typeof system })}
+              onChange={(e) => setMeasures(e.target.value as typeof system)}
               sx={{ flex: "0 1 210px" }}
             >
               {SYSTEMS.map(({ value, name }) => (

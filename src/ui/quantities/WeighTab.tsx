@@ -49,7 +49,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
           <Paper
             key={sheet.batch.id}
             component="article"
-            aria-label={`${sheet.item.name}, ${sheet.title}`}
+            aria-label={`${sheet.heading}, ${sheet.title}`}
             sx={{
               p: 1.75,
               breakInside: "avoid",
@@ -59,7 +59,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
           >
             <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
               <Monogram name={sheet.item.name} tone={toneOf(order.get(sheet.item.id) ?? 0)} small />
-              <Typography variant="h3">{sheet.item.name}</Typography>
+              <Typography variant="h3">{sheet.heading}</Typography>
               <Typography variant="caption" sx={{ ml: "auto", fontWeight: 600, color: COLOUR.tide }}>
                 {when(sheet)}
               </Typography>
@@ -79,7 +79,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
                       ticked={ticks.has(`${sheet.batch.id} ${line.key}`)}
                       onTick={() => ticks.toggle(`${sheet.batch.id} ${line.key}`)}
                     />
-                    {line.note && <WentIn item={sheet.item.id} name={line.name} {...line.note} onNote={noteLiquid} />}
+                    {line.note && <WentIn name={line.name} {...line.note} onNote={noteLiquid} />}
                   </Fragment>
                 ))}
               </Box>

@@ -15,20 +15,21 @@ export type NoteLiquid = (note: {
 }) => Promise<Result<{ id: string }>>;
 
 interface Props {
-  readonly item: string;
+  /** The component in each item whose dough this is. */
+  readonly of: readonly { readonly item: string; readonly component: string }[];
   readonly name: string;
-  readonly component: string;
   readonly plannedG: number;
   readonly onNote: NoteLiquid;
 }
 
 /** How much of a liquid went in by feel, noted for the next time. */
-export function WentIn({ item, name, component, plannedG, onNote }: Props) {
+export function WentIn({ of, name, plannedG, onNote }: Props) {
   const [used, setUsed] = useState<number | undefined>(undefined);
   const [said, setSaid] = useState<{ good: boolean; text: string } | undefined>(undefined);
   const note = async () => {
     if (used === undefined) return;
-    const done = await onNote({ item, component, usedG: used, plannedG }).catch(() => undefined);
+    const answers = await Promise.all(of.map((one) => onNote({ ...one, usedG: used, plannedG }))).catch(() => []);
+    const done = answers.find((answer) => !answer.ok) ?? answers[0];
     setSaid(
       done === undefined
         ? { good: false, text: "Not noted: no answer. Try again." }

@@ -1,11 +1,12 @@
-import type { Batch, Ingredient } from "@/core/plan/batches";
+import { weighingsOf, type Batch, type Ingredient, type Weighing } from "@/core/plan/batches";
 import type { Quantities } from "@/core/plan/make-plan";
 import type { Item } from "@/core/plan/item";
 import type { Plan } from "@/core/plan/plan";
 import { doughPortions, fillingPortion, wholeUnits } from "@/core/quantities/portion-text";
 import { overlaps } from "@/core/plan/demands";
+import { taskShares } from "@/core/plan/expand";
 import { heldBack, stickyCorrection } from "@/core/formulas/by-feel";
-import { milderPart, splitDough } from "@/core/formulas/dish";
+import { milderPart } from "@/core/formulas/dish";
 import type { Guests } from "@/core/plan/request";
 
 type Eaters = readonly Pick<Guests, "age" | "count">[];
@@ -17,15 +18,17 @@ export interface WeighLine {
   readonly grams: number;
   /** For what is held back in part: with the rest, or by feel at the end. */
   readonly when?: "now" | "by feel";
-  /** For what goes in by feel: the component, and all of it that was planned, g. */
-  readonly note?: { readonly component: string; readonly plannedG: number };
+  /** For what goes in by feel: the component in each item that it is for, and all of it that was planned, g. */
+  readonly note?: { readonly of: readonly { readonly item: string; readonly component: string }[]; readonly plannedG: number };
   /** The same in eggs or sachets, where that is how it is bought. */
   readonly units?: string;
 }
 
 export interface BatchSheet {
-  readonly batch: Batch;
+  readonly batch: Weighing;
   readonly item: Item;
+  /** "Slipway pies", or all the items that are mixed in one. */
+  readonly heading: string;
   readonly title: string;
   /** First minute at which something of it is done; undefined when it is done ahead or not planned yet. */
   readonly start?: number;
@@ -44,8 +47,10 @@ export function batchStart(q: Quantities, plan: Plan | undefined, batch: Batch):
   const item = q.demands.find((d) => d.item.id === batch.item)!.item;
   const placed = new Map(plan.solution.tasks.map((task) => [task.id, task.start]));
   const starts = Object.entries(plan.tasks).flatMap(([id, info]) => {
-    const mine =
-      info.item === item.id && info.step !== null && overlaps(info.range, batch.range) && uses(q, batch, item, info.step);
+    const mine = taskShares(info).some(
+      (share) =>
+        share.item === item.id && share.step !== null && overlaps(share.range, batch.range) && uses(q, batch, item, share.step),
+    );
     return mine && placed.has(id) ? [placed.get(id)!] : [];
   });
   return starts.length > 0 ? Math.min(...starts) : undefined;
@@ -60,13 +65,20 @@ function uses(q: Quantities, batch: Batch, item: Item, step: string): boolean {
 
 /** Weigh-out sheets in the order of the day; what was done ahead comes last. */
 export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters = []): BatchSheet[] {
-  const sheets = q.batches.map((batch): BatchSheet => {
-    const item = q.demands.find((d) => d.item.id === batch.item)!.item;
-    const alike = q.batches.filter((other) => other.item === batch.item && other.part === batch.part);
+  const weighings = weighingsOf(q.batches);
+  const itemOf = (id: string) => q.demands.find((d) => d.item.id === id)!.item;
+  const sheets = weighings.map((batch): BatchSheet => {
+    const item = itemOf(batch.item);
+    const alike = weighings.filter((other) => other.item === batch.item && other.part === batch.part);
+    const made = q.batches.filter((one) => (one.together ?? one.id) === batch.id);
+    const held = made.flatMap((one) =>
+      one.ingredients.filter((line) => line.holdBackPct).map((line) => ({ item: one.item, component: line.id })),
+    );
     const where = [...new Set(batch.ingredients.map((line) => line.in))];
     return {
       batch,
       item,
+      heading: batch.shares.map((share) => itemOf(share.item).name).join(" and "),
       title:
         batch.part === "finish"
           ? `${PART_WORD.finish}: ${where[0]}`
@@ -75,14 +87,25 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
       groups: where
         .map((name) => ({
           name: batch.part === "dough" ? (item.dough.parts.find((p) => p.id === name)?.name ?? name) : "",
-          lines: batch.ingredients.filter((line) => line.in === name).flatMap(nowAndByFeel),
+          lines: batch.ingredients.filter((line) => line.in === name).flatMap((line) => nowAndByFeel(line, held)),
         }))
         .flatMap((group) => (batch.part === "filling" ? byHeat(group.lines, item) : [group])),
       weighIn:
-        batch.part === "dough" && item.piece.portionBy !== "eye" && item.steps.some((step) => step.kind === "divide")
+        batch.part === "dough" &&
+        batch.shares.length === 1 &&
+        item.piece.portionBy !== "eye" &&
+        item.steps.some((step) => step.kind === "divide")
           ? { pieces: batch.pieces, doughG: batch.pieces * item.piece.doughG, ratio: item.piece.fillingG / item.piece.doughG }
           : undefined,
-      portions: [...portionsOf(q, batch, item, plan), ...sharedDough(q, batch), ...milder(batch, item, guests)],
+      portions: [
+        ...divided(batch, itemOf),
+        ...made.flatMap((one) => {
+          const lines = portionsOf(q, one, itemOf(one.item), plan);
+          return made.length > 1 ? lines.map((line) => `${itemOf(one.item).name}: ${line}`) : lines;
+        }),
+        ...(batch.part === "dough" ? stickyLines(batch, item) : []),
+        ...milder(batch, item, guests),
+      ],
     };
   });
   const rank = (sheet: BatchSheet) => (sheet.batch.ahead ? Infinity : (sheet.start ?? 1e9));
@@ -90,7 +113,7 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
 }
 
 /** What is held back is a measure of its own: most goes in now, the rest by feel. */
-function nowAndByFeel(line: Ingredient): WeighLine[] {
+function nowAndByFeel(line: Ingredient, of: readonly { item: string; component: string }[]): WeighLine[] {
   if (!line.holdBackPct)
     return [{ key: `${line.in} ${line.id}`, name: line.name, grams: line.grams, units: wholeUnits(line.name, line.grams) }];
   const { firstG, restG } = heldBack(line.grams, line.holdBackPct);
@@ -101,7 +124,7 @@ function nowAndByFeel(line: Ingredient): WeighLine[] {
       name: line.name,
       grams: restG,
       when: "by feel",
-      note: { component: line.id, plannedG: line.grams },
+      note: { of, plannedG: line.grams },
     },
   ];
 }
@@ -124,7 +147,6 @@ function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefi
         sheetMm: item.piece.thicknessMm,
         cutMm: item.piece.cutDiameterMm,
       }),
-      ...stickyLines(batch, item),
       ...[...counts].map(([text, n]) => (n > 1 ? `${n} × ${text}` : text)),
     ];
   }
@@ -144,23 +166,11 @@ function byHeat(lines: readonly WeighLine[], item: Item): { name: string; lines:
   ].filter((group) => group.lines.length > 0);
 }
 
-/** Shares of each ingredient in a batch, %, by its name; doughs with the same ones are the same dough. */
-const mixture = (batch: Batch): string =>
-  batch.ingredients
-    .map((line) => `${line.name} ${Math.round((200 * line.grams) / batch.totalG)}`)
-    .sort()
-    .join();
-
-/** Another item's dough of the same formula on the same day: one mix that is divided. */
-function sharedDough(q: Quantities, batch: Batch): string[] {
-  if (batch.part !== "dough" || batch.ahead) return [];
-  const alike = q.batches.filter((b) => b.part === "dough" && !b.ahead && mixture(b) === mixture(batch));
-  if (!alike.some((b) => b.item !== batch.item)) return [];
-  const named = alike.map((b) => ({ name: q.demands.find((d) => d.item.id === b.item)!.item.name, pieces: 1, doughG: b.totalG }));
-  const { totalG, parts } = splitDough(named);
-  return [
-    `the same dough: mixed once, ${Math.round(totalG)} g are ${parts.map((p) => `${Math.round(p.grams)} g for ${p.name}`).join(" and ")}, if the mixer takes it`,
-  ];
+/** How a mix for several items is divided among them. */
+function divided(batch: Weighing, itemOf: (id: string) => Item): string[] {
+  if (batch.shares.length === 1) return [];
+  const shares = batch.shares.map((share) => `${Math.round(share.totalG)} g for ${share.pieces} ${itemOf(share.item).name}`);
+  return [`divide it by weight: ${shares.join(", ")}`];
 }
 
 const HOT = /chil(?:l?i|es)|cayenne|jalape|hot (?:sauce|pepper|paprika)|harissa|gochu/i;

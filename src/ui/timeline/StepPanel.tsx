@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import Close from "@mui/icons-material/CloseOutlined";
 import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
-import { batchesFor, type Batch } from "@/core/plan/batches";
+import { batchesFor, weighingsOf, type Batch } from "@/core/plan/batches";
 import type { Step } from "@/core/plan/item";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
@@ -103,7 +103,7 @@ export function StepPanel({ plan, request, task, toneIndex, holds, onClose, onSe
         <Weights
           gathering={request.gathering.id}
           weight={weight}
-          batches={batchesFor(plan.batches, item.id, info.range).filter((b) => b.part === step.part)}
+          batches={batchesFor(weighingsOf(plan.batches), item.id, info.range).filter((b) => b.part === step.part)}
         />
       )}
       {why.steps.length > 0 && (

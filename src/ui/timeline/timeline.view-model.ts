@@ -1,5 +1,6 @@
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
+import { taskShares } from "@/core/plan/expand";
 import type { Step } from "@/core/plan/item";
 import { resolveItem } from "@/core/plan/resolve";
 import { stepHere } from "@/core/plan/timing";
@@ -95,7 +96,8 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
     const step = stepOfTask(plan, request, task.id);
     const handsOn = step?.attention === "hands-on";
     const verb = step ? VERB[step.kind] : info.text;
-    const text = step ? `${verb} ${info.pieces}` : info.text;
+    const pieces = taskShares(info).reduce((sum, share) => sum + share.pieces, 0);
+    const text = step ? `${verb} ${pieces}` : info.text;
     const base = { task: task.id, item: info.item, text };
     task.uses.forEach((use, u) => {
       const taken = entry.taken[u];
