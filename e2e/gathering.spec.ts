@@ -142,7 +142,7 @@ test("two items of one dough are mixed once, and the scale says how it is divide
   await page.getByLabel("Name of the item").fill("Lantern pies");
   await page.getByRole("textbox", { name: "Add to the filling" }).fill("600 g pumpkin\n100 g onion");
   await page.getByRole("button", { name: "Add 2 ingredients" }).click();
-  await expect(page.getByText("Saved", { exact: false }).first()).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: /^Saved$/ })).toBeVisible();
 
   await page.goto("/g/first-try");
   await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();

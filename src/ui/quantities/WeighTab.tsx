@@ -60,7 +60,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
             <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
               <Monogram name={sheet.item.name} tone={toneOf(order.get(sheet.item.id) ?? 0)} small />
               <Typography variant="h3">{sheet.heading}</Typography>
-              <Typography variant="caption" sx={{ ml: "auto", fontWeight: 600, color: COLOUR.tide }}>
+              <Typography variant="caption" sx={{ ml: "auto", fontWeight: 600, color: COLOUR.tide, whiteSpace: "nowrap" }}>
                 {when(sheet)}
               </Typography>
             </Box>
