@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { Budget } from "@/core/schedule/budget";
 import { parseProblem, type ProblemInput } from "@/core/schedule/problem";
 import { Solver } from "@/core/schedule/solver";
-import { jobShop, SIX, TEN } from "@tests/job-shops";
+import { CLASSICS, jobShop, SIX, TEN } from "@tests/job-shops";
 import { kitchen } from "@tests/kitchens";
 import { numberFlags } from "./common";
 
@@ -18,6 +18,7 @@ const INSTANCES: readonly [name: string, problem: ProblemInput, best?: number][]
   ["supper-for-thirty", example("supper-for-thirty"), 405.5],
   ["job-shop 6x6", jobShop(SIX), 55],
   ["job-shop 10x10", jobShop(TEN), 930],
+  ...CLASSICS.map(({ name, best, rows }): [string, ProblemInput, number] => [`job-shop ${name}`, jobShop(rows), best]),
   ...[20, 100, 400, 1500].map((n): [string, ProblemInput] => [`kitchen ${n}`, kitchen(n, n)]),
 ];
 

@@ -8,6 +8,8 @@ import type { Problem } from "./problem";
 import { costOf, Search, type Schedule } from "./search";
 import type { Solution } from "./solution";
 import { shopBound, shopOf, type Shop } from "./jobshop/shop";
+import { Orders } from "./timing/order";
+import { retime } from "./timing/retime";
 import { ShopTabu } from "./jobshop/tabu";
 import { clusterWishes, isAimed, lateTasks, wishFor } from "./wishes";
 
@@ -36,6 +38,14 @@ const FIRST_REPAIRS = 30;
 const PATIENCE = 12;
 /** As long as a dive made the schedule better in the last so many steps, dives have most of the turns; then the search that learns. */
 const DIVES_PAY = 120;
+/** Steps between two turns of the search that learns on everything. */
+const WHOLE_EVERY = 50;
+/** Dead ends that the search that learns may have on a neighbourhood, and the sizes of these. */
+const NEAR = { conflicts: 60, least: 10, more: 50 } as const;
+/** Schedules that cost up to this factor of the best get their best times before they are judged. */
+const WORTH_TIMING = 1.03;
+/** Shifts after which the search for the best times ends. */
+const MOST_SHIFTS = 500;
 /** Moves of the job-shop's search in one step of improvement. */
 const SHOP_MOVES = 1000;
 /** A first dive that leaves out no more than this share says that the day has room. */
@@ -81,6 +91,7 @@ export class Solver {
   /** The job-shop that the problem is, where it is one, and the search for it. */
   private readonly shop: Shop | undefined;
   private tabu: ShopTabu | undefined;
+  private orders: Orders | undefined;
 
   constructor(
     private readonly problem: Problem,
@@ -286,7 +297,11 @@ export class Solver {
     if (!this.best) return;
     const whole = model.n <= WHOLE_MOST;
     const freed = new Uint8Array(model.n);
-    let current = this.best;
+    let current = this.shop ? this.best : this.timed(this.best);
+    if (current !== this.best) {
+      this.best = current;
+      better();
+    }
     let size = Math.min(model.n, 8);
     let leeway = 0;
     let divesGained = 0;
@@ -296,19 +311,21 @@ export class Solver {
     for (; iteration < budget.iterations && this.best.cost > this.bound + EQUAL && !spent(); iteration++) {
       if (this.shop) {
         // A job-shop has a search of its own; the one that learns has a turn now and then, for the proof.
-        const found =
-          iteration % 8 === 7 && whole ? this.learnBetter(undefined, 50 * iteration, spent) : this.shopBetter(this.shop);
+        const found = iteration % 8 === 7 && whole ? this.learnWhole(iteration, spent) : this.shopBetter(this.shop);
         if (!found || found.cost >= this.best.cost - EQUAL) continue;
         this.best = found;
         better();
         continue;
       }
-      const proves = model.n <= PROVING_MOST && iteration % 50 === 49;
+      const proves = model.n <= PROVING_MOST && iteration % WHOLE_EVERY === WHOLE_EVERY - 1;
       const learns = proves || (!whole && (iteration - divesGained < DIVES_PAY ? iteration % 4 === 3 : iteration % 4 !== 0));
-      const found = learns
-        ? this.learnBetter(proves ? undefined : freed, iteration, spent)
+      let found = learns
+        ? proves
+          ? this.learnWhole(Math.floor(iteration / WHOLE_EVERY), spent)
+          : this.learnNear(freed, spent)
         : this.diveAnew(current, freed, size, leeway);
-      if (found) {
+      if (found && (found.cost < this.best.cost * WORTH_TIMING || found.cost < current.cost)) found = this.timed(found);
+      if (found && found.cost < current.cost + leeway) {
         current = found;
         if (found.cost < this.best.cost - EQUAL) {
           if (!learns) divesGained = iteration;
@@ -323,6 +340,16 @@ export class Solver {
     }
   }
 
+  /** The same order and choices at their cheapest times. */
+  private timed(schedule: Schedule): Schedule {
+    const { search, model } = this;
+    if (!this.orders) {
+      search.clear();
+      this.orders = new Orders(model, search.windows.lo.slice(), search.windows.hi.slice());
+    }
+    return retime(model, this.orders, schedule, MOST_SHIFTS);
+  }
+
   /** A stretch of the job-shop's own search; undefined where it comes to nothing better. */
   private shopBetter(shop: Shop): Schedule | undefined {
     const { model } = this;
@@ -335,31 +362,36 @@ export class Solver {
     return { starts, ends, choices: model.uses.map((uses) => new Int32Array(uses.length)), cost: costOf(model, starts, ends) };
   }
 
-  /** A cheaper schedule by the search that learns: with `freed` on a neighbourhood of the best, else on everything. */
-  private learnBetter(freed: Uint8Array | undefined, iteration: number, spent: () => boolean): Schedule | undefined {
+  /** A cheaper schedule by the search that learns, on a neighbourhood of the best. */
+  private learnNear(freed: Uint8Array, spent: () => boolean): Schedule | undefined {
     const { learning, model, chance } = this;
     const best = this.best!;
     if (!learning) return undefined;
-    const late = (task: number) => this.late[task] === 1;
-    const cheapest = best.cost - CHEAPER;
-    if (freed) {
-      freed.fill(0);
-      freeSome(model, best, freed, 10 + chance.below(50), chance);
-      const outcome = learning.run({
-        target: cheapest,
-        conflicts: 60,
-        spent,
-        like: best,
-        keep: (task) => freed[task] === 0,
-        late,
-      });
-      return outcome.kind === "found" ? outcome.schedule : undefined;
-    }
-    // Now anything cheaper, now a bold step into the gap: each raises the bound when it fails.
-    const turn = Math.floor(iteration / 50);
+    freed.fill(0);
+    freeSome(model, best, freed, NEAR.least + chance.below(NEAR.more), chance);
+    const outcome = learning.run({
+      target: best.cost - CHEAPER,
+      conflicts: NEAR.conflicts,
+      spent,
+      like: best,
+      keep: (task) => freed[task] === 0,
+      late: (task) => this.late[task] === 1,
+    });
+    return outcome.kind === "found" ? outcome.schedule : undefined;
+  }
+
+  /**
+   * The search that learns on everything: now anything cheaper, now a bold step into the gap. Each raises the bound when
+   * it fails.
+   */
+  private learnWhole(turn: number, spent: () => boolean): Schedule | undefined {
+    const { learning } = this;
+    const best = this.best!;
+    if (!learning) return undefined;
     const gap = best.cost - this.bound;
-    const target = Math.min(cheapest, best.cost - [0.3, 0.03, 0][turn % 3] * gap);
-    const outcome = learning.run({ target, conflicts: 400 + 100 * turn, spent, like: best, late });
+    const target = Math.min(best.cost - CHEAPER, best.cost - [0.3, 0.03, 0][turn % 3] * gap);
+    const conflicts = 400 + 100 * turn;
+    const outcome = learning.run({ target, conflicts, spent, like: best, late: (task) => this.late[task] === 1 });
     return outcome.kind === "found" ? outcome.schedule : undefined;
   }
 

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expectProblem } from "@tests/any-problem";
-import { SIX, TEN, jobShop } from "@tests/job-shops";
+import { CLASSICS, SIX, TEN, jobShop } from "@tests/job-shops";
 import { seeded } from "../../shared/random";
 import { compile } from "../model";
 import { solve } from "../solve";
@@ -33,11 +33,19 @@ describe("job-shops as pools", () => {
   });
   test("ten by ten: within one per cent of 930, and the bound below it", () => {
     const problem = expectProblem(jobShop(TEN));
-    const solution = solve(problem, { now, iterations: 100 });
+    const solution = solve(problem, { now, iterations: 40 });
     expect(verify(problem, solution)).toEqual([]);
     expect(solution.cost).toBeGreaterThanOrEqual(930);
     expect(solution.cost).toBeLessThanOrEqual(958);
     expect(solution.bound).toBeLessThanOrEqual(930);
+  });
+  test.each(CLASSICS)("$name: within two per cent of $best, and no bound above it", ({ best, rows }) => {
+    const problem = expectProblem(jobShop(rows));
+    const solution = solve(problem, { now, iterations: 7 });
+    expect(verify(problem, solution)).toEqual([]);
+    expect(solution.cost).toBeGreaterThanOrEqual(best);
+    expect(solution.cost).toBeLessThanOrEqual(1.02 * best);
+    expect(solution.bound).toBeLessThanOrEqual(best);
   });
   test("the bound is never above what is proven cheapest, and the own search keeps the rules", () =>
     fc.assert(

@@ -1,0 +1,187 @@
+import type { Order } from "./order";
+
+const EPS = 1e-9;
+const FAR = 1 << 28;
+
+/** Arcs by the node at one of their ends: those of node v are `arcs[start[v]]` to `arcs[start[v + 1] − 1]`; `other` is their far end. */
+interface Rows {
+  readonly start: Int32Array;
+  readonly arcs: Int32Array;
+  readonly other: Int32Array;
+}
+
+/**
+ * Sets of nodes that gain by moving a minute together: with every node all that an arc without slack pushes along. The
+ * best such set is a cut of least capacity (a maximum closure), found by augmenting flow (Dinic) from the nodes that gain
+ * to those that lose; what the gain that is left over still reaches is the set.
+ */
+export class Closure {
+  private readonly out: Rows;
+  private readonly into: Rows;
+  private readonly flow: Float64Array;
+  private readonly tight: Uint8Array;
+  /** Steps from the nodes that gain, −1 where they reach nothing. */
+  private readonly level: Int32Array;
+  private readonly queue: Int32Array;
+  private readonly nextPush: Int32Array;
+  private readonly nextPull: Int32Array;
+  private readonly excess: Float64Array;
+  private readonly lack: Float64Array;
+  /** Which arcs push: those out of a node when it moves later, those into it when it moves earlier. */
+  private push: Rows;
+  private pull: Rows;
+
+  constructor(private readonly order: Order) {
+    const { nodes, from, to } = order;
+    this.out = this.push = rowsOf(nodes, from, to);
+    this.into = this.pull = rowsOf(nodes, to, from);
+    this.flow = new Float64Array(from.length);
+    this.tight = new Uint8Array(from.length);
+    this.level = new Int32Array(nodes);
+    this.queue = new Int32Array(nodes);
+    this.nextPush = new Int32Array(nodes);
+    this.nextPull = new Int32Array(nodes);
+    this.excess = new Float64Array(nodes);
+    this.lack = new Float64Array(nodes);
+  }
+
+  /**
+   * The connected sets that gain by a minute later (or earlier); none where no set does.
+   * @param gain what each node by itself gains by that minute
+   */
+  best(at: Int32Array, gain: Float64Array, later: boolean): number[][] {
+    const { nodes, from, to, weight, lo, hi } = this.order;
+    const { flow, tight, excess, lack } = this;
+    this.push = later ? this.out : this.into;
+    this.pull = later ? this.into : this.out;
+    flow.fill(0);
+    for (let a = 0; a < from.length; a++) tight[a] = at[to[a]] - at[from[a]] === weight[a] ? 1 : 0;
+    for (let v = 0; v < nodes; v++) {
+      const blocked = later ? at[v] >= hi[v] : at[v] <= lo[v];
+      excess[v] = Math.max(0, gain[v]);
+      lack[v] = blocked ? Infinity : Math.max(0, -gain[v]);
+    }
+    while (this.setLevels()) {
+      this.nextPush.set(this.push.start.subarray(0, nodes));
+      this.nextPull.set(this.pull.start.subarray(0, nodes));
+      for (let v = 0; v < nodes; v++)
+        while (excess[v] > EPS) {
+          const sent = this.send(v, excess[v]);
+          if (sent <= EPS) break;
+          excess[v] -= sent;
+        }
+    }
+    return this.connected();
+  }
+
+  /** How far a set may move before it pushes something outside it, min. */
+  room(at: Int32Array, members: readonly number[], inside: Uint8Array, later: boolean): number {
+    const { weight } = this.order;
+    const { start, arcs, other } = later ? this.out : this.into;
+    let least = FAR;
+    for (const v of members)
+      for (let k = start[v]; k < start[v + 1]; k++) {
+        const w = other[k];
+        if (inside[w]) continue;
+        const slack = (later ? at[w] - at[v] : at[v] - at[w]) - weight[arcs[k]];
+        if (slack < least) least = slack;
+      }
+    return least;
+  }
+
+  /** Breadth first from all that still gain; true where something that still loses is reached. */
+  private setLevels(): boolean {
+    const { level, queue, excess, lack, tight, flow, push, pull } = this;
+    level.fill(-1);
+    let count = 0;
+    for (let v = 0; v < level.length; v++)
+      if (excess[v] > EPS) {
+        level[v] = 0;
+        queue[count++] = v;
+      }
+    let reached = false;
+    for (let q = 0; q < count; q++) {
+      const v = queue[q];
+      if (lack[v] > EPS) reached = true;
+      for (let k = push.start[v]; k < push.start[v + 1]; k++) {
+        const w = push.other[k];
+        if (level[w] >= 0 || !tight[push.arcs[k]]) continue;
+        level[w] = level[v] + 1;
+        queue[count++] = w;
+      }
+      for (let k = pull.start[v]; k < pull.start[v + 1]; k++) {
+        const w = pull.other[k];
+        if (level[w] >= 0 || flow[pull.arcs[k]] <= EPS) continue;
+        level[w] = level[v] + 1;
+        queue[count++] = w;
+      }
+    }
+    return reached;
+  }
+
+  /** Sends up to so much from a node towards nodes that lose, one level at a time; how much went. */
+  private send(v: number, amount: number): number {
+    const { level, lack, tight, flow, push, pull, nextPush, nextPull } = this;
+    if (lack[v] > EPS) {
+      const taken = Math.min(amount, lack[v]);
+      lack[v] -= taken;
+      return taken;
+    }
+    for (; nextPush[v] < push.start[v + 1]; nextPush[v]++) {
+      const a = push.arcs[nextPush[v]];
+      const w = push.other[nextPush[v]];
+      if (!tight[a] || level[w] !== level[v] + 1) continue;
+      const sent = this.send(w, amount);
+      if (sent <= EPS) continue;
+      flow[a] += sent;
+      return sent;
+    }
+    for (; nextPull[v] < pull.start[v + 1]; nextPull[v]++) {
+      const a = pull.arcs[nextPull[v]];
+      const w = pull.other[nextPull[v]];
+      if (flow[a] <= EPS || level[w] !== level[v] + 1) continue;
+      const sent = this.send(w, Math.min(amount, flow[a]));
+      if (sent <= EPS) continue;
+      flow[a] -= sent;
+      return sent;
+    }
+    return 0;
+  }
+
+  /** What is reached, in parts that no tight arc connects: each may move by a distance of its own. */
+  private connected(): number[][] {
+    const { level, tight, push, pull } = this;
+    const seen = new Uint8Array(level.length);
+    const parts: number[][] = [];
+    for (let root = 0; root < level.length; root++) {
+      if (level[root] < 0 || seen[root]) continue;
+      const members = [root];
+      seen[root] = 1;
+      for (let m = 0; m < members.length; m++)
+        for (const rows of [push, pull])
+          for (let k = rows.start[members[m]]; k < rows.start[members[m] + 1]; k++) {
+            const w = rows.other[k];
+            if (level[w] < 0 || seen[w] || !tight[rows.arcs[k]]) continue;
+            seen[w] = 1;
+            members.push(w);
+          }
+      parts.push(members);
+    }
+    return parts;
+  }
+}
+
+function rowsOf(nodes: number, at: Int32Array, far: Int32Array): Rows {
+  const start = new Int32Array(nodes + 1);
+  for (const v of at) start[v + 1]++;
+  for (let v = 0; v < nodes; v++) start[v + 1] += start[v];
+  const next = start.slice();
+  const arcs = new Int32Array(at.length);
+  const other = new Int32Array(at.length);
+  for (let a = 0; a < at.length; a++) {
+    const k = next[at[a]]++;
+    arcs[k] = a;
+    other[k] = far[a];
+  }
+  return { start, arcs, other };
+}

@@ -1,0 +1,102 @@
+import fc from "fast-check";
+import { anyProblem, expectProblem } from "@tests/any-problem";
+import { kitchen } from "@tests/kitchens";
+import { seeded } from "../../shared/random";
+import { Budget } from "../budget";
+import type { Problem } from "../problem";
+import { compile } from "../model";
+import { costOf, Search, type Schedule } from "../search";
+import { solve } from "../solve";
+import { Solver } from "../solver";
+import { verify } from "../verify";
+import { Orders, type Order } from "./order";
+import { retime } from "./retime";
+
+/** A first schedule, the model and the orders of a problem; undefined where it has none. */
+function begun(problem: Problem, seed: number) {
+  const solver = new Solver(problem, seed);
+  if (solver.findFirst(new Budget({ now: () => 0, dives: 60 })) !== "found") return undefined;
+  const model = compile(problem);
+  const search = new Search(model, seeded(seed));
+  search.clear();
+  const orders = new Orders(model, search.windows.lo.slice(), search.windows.hi.slice());
+  return { model, orders, schedule: solver.best!, solver };
+}
+
+const after = (solver: Solver, schedule: Schedule) => {
+  solver.best = schedule;
+  return solver.solution();
+};
+
+/** Times that break no arc and no bound of an order. */
+const keeps = ({ from, to, weight, lo, hi }: Order, at: Int32Array): boolean =>
+  from.every((v, a) => at[to[a]] - at[v] >= weight[a]) && at.every((t, v) => t >= lo[v] && t <= hi[v]);
+
+test("what it gives is a schedule again, and never costs more", () => {
+  fc.assert(
+    fc.property(anyProblem(), fc.integer({ min: 1, max: 99 }), (input, seed) => {
+      const problem = expectProblem(input);
+      const known = begun(problem, seed);
+      if (!known) return;
+      const better = retime(known.model, known.orders, known.schedule, 500);
+      expect(better.cost).toBeLessThanOrEqual(known.schedule.cost);
+      expect(verify(problem, after(known.solver, better))).toEqual([]);
+    }),
+    { numRuns: 150 },
+  );
+});
+
+test("no set of starts and ends would cost less a minute later or earlier in the same order", () => {
+  fc.assert(
+    fc.property(anyProblem(4), fc.integer({ min: 1, max: 99 }), (input, seed) => {
+      const known = begun(expectProblem(input), seed);
+      if (!known) return;
+      const { model, orders, schedule } = known;
+      const { n } = model;
+      const better = retime(model, orders, schedule, 500);
+      // The order that was kept is the one of the schedule that it began with.
+      const order = orders.of(schedule);
+      const at = new Int32Array(2 * n + 2);
+      for (let set = 1; set < 1 << (2 * n); set++)
+        for (const by of [1, -1]) {
+          for (let v = 0; v < 2 * n; v++) at[v] = (v % 2 ? better.ends : better.starts)[v >> 1] + ((set >> v) & 1 ? by : 0);
+          const starts = at.filter((_, v) => v < 2 * n && v % 2 === 0);
+          const ends = at.filter((_, v) => v < 2 * n && v % 2 === 1);
+          at[2 * n] = Math.min(...starts);
+          at[2 * n + 1] = Math.max(...ends);
+          if (keeps(order, at)) expect(costOf(model, starts, ends)).toBeGreaterThanOrEqual(better.cost - 1e-6);
+        }
+    }),
+    { numRuns: 80 },
+  );
+});
+
+test("a lone chain slides to its due time, a rest no longer than it must be", () => {
+  const problem = expectProblem({
+    format: "unisynth-problem/1",
+    horizon: 300,
+    resources: [{ id: "ada", kind: "pool", capacity: 1 }],
+    tasks: [
+      { id: "mix", duration: 10, uses: [{ resource: "ada" }] },
+      { id: "rest", duration: [20, 90], stretchCost: 0.1, after: [{ task: "mix", max: 0 }] },
+      { id: "bake", duration: 15, uses: [{ resource: "ada" }], after: [{ task: "rest", max: 0 }], due: 200, earlyCost: 1 },
+    ],
+    costs: { span: 1 },
+  });
+  const { model, orders } = begun(problem, 1)!;
+  const early = {
+    starts: Int32Array.from([0, 10, 100]),
+    ends: Int32Array.from([10, 100, 115]),
+    choices: [Int32Array.from([0]), new Int32Array(0), Int32Array.from([0])],
+    cost: 85 + 7 + 115,
+  };
+  const best = retime(model, orders, early, 500);
+  expect([Array.from(best.starts), Array.from(best.ends), best.cost]).toEqual([[155, 165, 185], [165, 185, 200], 45]);
+});
+
+test("large days begin far from their due times and come near them", () => {
+  const problem = expectProblem(kitchen(150, 1));
+  const { model, orders, schedule } = begun(problem, 1)!;
+  expect(retime(model, orders, schedule, 500).cost).toBeLessThan(0.8 * schedule.cost);
+  expect(solve(problem, { now: () => 0, seed: 1, iterations: 40 }).cost).toBeLessThan(0.7 * schedule.cost);
+});
