@@ -42,7 +42,7 @@ export function freeSome(model: Model, current: Schedule, freed: Uint8Array, siz
     freed.fill(1);
     return;
   }
-  const seed = chance.below(n);
+  const seed = chance.below(2) === 0 ? chance.below(n) : costly(model, current, chance);
   let count = 0;
   const free = (i: number) => {
     if (!freed[i]) {
@@ -80,4 +80,23 @@ export function freeSome(model: Model, current: Schedule, freed: Uint8Array, siz
         free(next);
         queue.push(next);
       }
+}
+
+/** How many tasks are looked at for one that costs much. */
+const DRAWN = 8;
+
+/** Of some tasks drawn by chance the one that costs the most where it stands. */
+function costly(model: Model, { starts, ends }: Schedule, chance: Chance): number {
+  const { due, early, late, stretch, least } = model;
+  let pick = chance.below(model.n);
+  let most = 0;
+  for (let k = 0; k < DRAWN; k++) {
+    const i = chance.below(model.n);
+    const off = ends[i] < due[i] ? early[i] * (due[i] - ends[i]) : ends[i] > due[i] ? late[i] * (ends[i] - due[i]) : 0;
+    const cost = off + stretch[i] * (ends[i] - starts[i] - least[i]);
+    if (cost <= most) continue;
+    most = cost;
+    pick = i;
+  }
+  return pick;
 }

@@ -8,6 +8,7 @@ import type { Problem } from "./problem";
 import { costOf, Search, type Schedule } from "./search";
 import type { Solution } from "./solution";
 import { shopBound, shopOf, type Shop } from "./jobshop/shop";
+import { pieceOf } from "./learning/piece";
 import { Orders } from "./timing/order";
 import { retime } from "./timing/retime";
 import { ShopTabu } from "./jobshop/tabu";
@@ -27,7 +28,7 @@ const CHEAPER = 1e-4;
 const LEARNING_MOST = 400;
 /** Up to this many tasks it is set on the whole problem only, beyond on neighbourhoods as well. */
 const WHOLE_MOST = 60;
-/** Up to this many tasks it is set on the whole problem now and then, for the bound and the proof. */
+/** Up to this many tasks it is set on the whole problem now and then, for the bound and the proof; beyond, neighbourhoods are cut out for it. */
 const PROVING_MOST = 200;
 
 /** Repairs of one partial schedule without progress before something else has its turn. */
@@ -42,6 +43,8 @@ const DIVES_PAY = 120;
 const WHOLE_EVERY = 50;
 /** Dead ends that the search that learns may have on a neighbourhood, and the sizes of these. */
 const NEAR = { conflicts: 60, least: 10, more: 50 } as const;
+/** Minutes by which a task of a neighbourhood that is cut out may move either way. */
+const REACH = [30, 90, 240, 1000] as const;
 /** Schedules that cost up to this factor of the best get their best times before they are judged. */
 const WORTH_TIMING = 1.03;
 /** Shifts after which the search for the best times ends. */
@@ -296,6 +299,9 @@ export class Solver {
     const { model, chance } = this;
     if (!this.best) return;
     const whole = model.n <= WHOLE_MOST;
+    const learnsEvery = model.n <= LEARNING_MOST ? 4 : 16;
+    const timesEvery = Math.ceil(model.n / 400);
+    let untimed = 0;
     const freed = new Uint8Array(model.n);
     let current = this.shop ? this.best : this.timed(this.best);
     if (current !== this.best) {
@@ -318,13 +324,16 @@ export class Solver {
         continue;
       }
       const proves = model.n <= PROVING_MOST && iteration % WHOLE_EVERY === WHOLE_EVERY - 1;
-      const learns = proves || (!whole && (iteration - divesGained < DIVES_PAY ? iteration % 4 === 3 : iteration % 4 !== 0));
+      const learns =
+        proves ||
+        (!whole && (iteration - divesGained < DIVES_PAY ? iteration % learnsEvery === learnsEvery - 1 : iteration % 4 !== 0));
       let found = learns
         ? proves
           ? this.learnWhole(Math.floor(iteration / WHOLE_EVERY), spent)
           : this.learnNear(freed, spent)
         : this.diveAnew(current, freed, size, leeway);
-      if (found && (found.cost < this.best.cost * WORTH_TIMING || found.cost < current.cost)) found = this.timed(found);
+      if (found && (found.cost < this.best.cost * WORTH_TIMING || found.cost < current.cost) && ++untimed % timesEvery === 0)
+        found = this.timed(found);
       if (found && found.cost < current.cost + leeway) {
         current = found;
         if (found.cost < this.best.cost - EQUAL) {
@@ -366,6 +375,7 @@ export class Solver {
   private learnNear(freed: Uint8Array, spent: () => boolean): Schedule | undefined {
     const { learning, model, chance } = this;
     const best = this.best!;
+    if (model.n > PROVING_MOST) return this.learnPiece(freed, spent);
     if (!learning) return undefined;
     freed.fill(0);
     freeSome(model, best, freed, NEAR.least + chance.below(NEAR.more), chance);
@@ -378,6 +388,38 @@ export class Solver {
       late: (task) => this.late[task] === 1,
     });
     return outcome.kind === "found" ? outcome.schedule : undefined;
+  }
+
+  /** The same with the neighbourhood cut out as a problem of its own: what it costs does not grow with the whole. */
+  private learnPiece(freed: Uint8Array, spent: () => boolean): Schedule | undefined {
+    const { model, search, chance } = this;
+    const best = this.best!;
+    freed.fill(0);
+    freeSome(model, best, freed, NEAR.least + chance.below(NEAR.more), chance);
+    const { low, high } = this.orders!;
+    const piece = pieceOf(model, best, freed, low, high, REACH[chance.below(REACH.length)]);
+    if (!piece) return undefined;
+    const { like, tasks, from } = piece;
+    const outcome = new LearningSearch(piece.model, piece.low, piece.high, chance).run({
+      target: costOf(piece.model, like.starts, like.ends) - CHEAPER,
+      conflicts: NEAR.conflicts,
+      spent,
+      like,
+      late: (k) => k < tasks.length && this.late[tasks[k]] === 1,
+    });
+    if (outcome.kind !== "found") return undefined;
+    const found = outcome.schedule;
+    const starts = best.starts.slice();
+    const ends = best.ends.slice();
+    const choices = best.choices.slice();
+    tasks.forEach((i, k) => {
+      starts[i] = found.starts[k] + from;
+      ends[i] = found.ends[k] + from;
+      choices[i] = found.choices[k];
+    });
+    const whole = { starts, ends, choices, cost: costOf(model, starts, ends) };
+    freed.fill(0);
+    return search.loosen(whole, freed) ? whole : undefined;
   }
 
   /**

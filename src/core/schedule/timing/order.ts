@@ -46,8 +46,8 @@ export class Orders {
   /** @param low least value of each start and end in any schedule; `high`: the greatest */
   constructor(
     private readonly model: Model,
-    private readonly low: Int32Array,
-    private readonly high: Int32Array,
+    readonly low: Int32Array,
+    readonly high: Int32Array,
   ) {
     const { n, arcStart, arcTo, arcWeight } = model;
     const own: number[] = [];
