@@ -42,7 +42,7 @@ export function freeSome(model: Model, current: Schedule, freed: Uint8Array, siz
     freed.fill(1);
     return;
   }
-  const seed = chance.below(2) === 0 ? chance.below(n) : costly(model, current, chance);
+  const seed = chance.below(4) > 0 ? chance.below(n) : costly(model, current, chance);
   let count = 0;
   const free = (i: number) => {
     if (!freed[i]) {

@@ -299,7 +299,8 @@ export class Solver {
     const { model, chance } = this;
     if (!this.best) return;
     const whole = model.n <= WHOLE_MOST;
-    const learnsEvery = model.n <= LEARNING_MOST ? 4 : 16;
+    // On a large day dives gain more a second, for as long as they gain; times are set right now and then.
+    const learnsEvery = model.n <= PROVING_MOST ? 4 : Infinity;
     const timesEvery = Math.ceil(model.n / 400);
     let untimed = 0;
     const freed = new Uint8Array(model.n);
