@@ -129,6 +129,13 @@ test("a step says why it is not at another time, and one change at a time is tri
   await page.locator("[data-block]").first().click();
   const why = page.getByRole("group", { name: "Why at this time" });
   await expect(why.getByRole("listitem").first()).toBeVisible();
+  const late = page.getByRole("group", { name: "If it runs late" });
+  await late.getByLabel("Minutes late").fill("0");
+  await expect(late.getByText("Minutes late is 0; expected 1 to 240")).toBeVisible();
+  await late.getByLabel("Minutes late").fill("20");
+  await late.getByRole("button", { name: "See what moves" }).click();
+  await expect(late.getByText(/serving stays as it is|Lunch .* late/)).toBeVisible();
+  await expect(late.getByRole("listitem").first()).toContainText(/\d\d:\d\d → \d\d:\d\d/);
   await page.getByRole("button", { name: "Try one change at a time" }).click();
   const helps = page.getByRole("region", { name: "What would help" });
   await expect(helps.getByText(/still to try/)).toBeVisible();

@@ -1,22 +1,27 @@
-import { proxy, wrap } from "comlink";
+import { proxy, wrap, type Remote } from "comlink";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
+import type { Replanned, SoFar } from "@/core/schedule/replan";
 import type { PlanService } from "./plan.protocol";
 
-export interface PlanRun {
-  readonly done: Promise<Plan>;
+export interface Run<T> {
+  readonly done: Promise<T>;
   /** Ends the search at once; `done` then never settles. */
   cancel(): void;
 }
 
-/** Plans in a worker of its own, so that a search in progress never blocks typing and can be stopped at any moment. */
-export function runPlan(
-  request: PlanRequest,
-  told: { better: (plan: Plan) => void; progress: (state: Progress) => void },
-): PlanRun {
+/** One question to a worker of its own, so that a search in progress never blocks typing and can be stopped at any moment. */
+function ask<T>(question: (service: Remote<PlanService>) => Promise<T>): Run<T> {
   const worker = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
-  const service = wrap<PlanService>(worker);
-  const done = service.plan(request, proxy(told.better), proxy(told.progress)).finally(() => worker.terminate());
+  const done = question(wrap<PlanService>(worker)).finally(() => worker.terminate());
   return { done, cancel: () => worker.terminate() };
 }
+
+export const runPlan = (
+  request: PlanRequest,
+  told: { better: (plan: Plan) => void; progress: (state: Progress) => void },
+): Run<Plan> => ask((service) => service.plan(request, proxy(told.better), proxy(told.progress)));
+
+export const runReplan = (plan: Plan, soFar: SoFar, seconds: number): Run<Replanned> =>
+  ask((service) => service.replan(plan.problem, plan.solution, soFar, seconds));

@@ -1,9 +1,14 @@
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
+import type { Problem } from "@/core/schedule/problem";
+import type { Replanned, SoFar } from "@/core/schedule/replan";
+import type { Solution } from "@/core/schedule/solution";
 
 /** What the planning worker can be asked. Callbacks come as Comlink proxies. */
 export interface PlanService {
   /** Plans a request that was checked before; tells of the first plan and of better ones, and answers with the last. */
   plan(request: PlanRequest, better: (plan: Plan) => void, progress: (state: Progress) => void): Promise<Plan>;
+  /** The rest of a day that is under way, within so many seconds. */
+  replan(problem: Problem, old: Solution, soFar: SoFar, seconds: number): Promise<Replanned>;
 }

@@ -2,6 +2,7 @@
 import { expose } from "comlink";
 import { makePlan } from "@/core/plan/make-plan";
 import type { PlanRequest } from "@/core/plan/request";
+import { replan } from "@/core/schedule/replan";
 import type { PlanService } from "./plan.protocol";
 
 /** Better plans and progress are told at most this often, ms: a plan is large and the screen need not flicker. */
@@ -25,6 +26,9 @@ const service: PlanService = {
         progress(state);
       },
     });
+  },
+  async replan(problem, old, soFar, seconds) {
+    return replan(problem, old, soFar, { now: () => performance.now(), seconds });
   },
 };
 

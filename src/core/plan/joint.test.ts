@@ -5,6 +5,7 @@ import { weighingsOf } from "./batches";
 import { planDays } from "./days";
 import { demandsOf } from "./demands";
 import { makePlan, quantitiesOf } from "./make-plan";
+import { KeptPlanSchema } from "./kept-plan";
 import { PLAIN } from "./strategy";
 import { piecesIn, workloadOf } from "./work";
 
@@ -115,6 +116,14 @@ describe("two products from one dough", () => {
     ]);
     expect(dough.totalG).toBe(1200);
     expect(dough.ingredients.reduce((sum, line) => sum + line.grams, 0)).toBeCloseTo(1200, 0);
+  });
+
+  test("a plan that is kept comes back with what was made together", () => {
+    const request = two({ pieces: [12, 12] });
+    const plan = makePlan(request, { now: () => 0 });
+    const back = KeptPlanSchema.parse(JSON.parse(JSON.stringify({ request, plan })));
+    expect(back.plan.tasks).toEqual(JSON.parse(JSON.stringify(plan.tasks)));
+    expect(back.plan.batches).toEqual(JSON.parse(JSON.stringify(plan.batches)));
   });
 
   test("apart unless it is asked for", () => {

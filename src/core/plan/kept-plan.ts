@@ -22,6 +22,7 @@ export const KeptPlanSchema = z.object({
         ),
         totalG: z.number(),
         ahead: z.literal(true).optional(),
+        together: z.string().optional(),
         ...pieces,
       }),
     ),
@@ -29,7 +30,16 @@ export const KeptPlanSchema = z.object({
     loads: z.array(z.object({ id: z.string(), step: z.string(), chamber: z.string(), carriers: z.int(), ...pieces })),
     problem: ProblemSchema,
     solution: SolutionSchema,
-    tasks: z.record(z.string(), z.object({ step: z.string().nullable(), for: z.array(z.string()), text: z.string(), ...pieces })),
+    tasks: z.record(
+      z.string(),
+      z.object({
+        step: z.string().nullable(),
+        for: z.array(z.string()),
+        text: z.string(),
+        also: z.array(z.object({ step: z.string(), ...pieces })).optional(),
+        ...pieces,
+      }),
+    ),
     serves: z.array(z.object({ for: z.string(), item: z.string(), pieces: z.int(), ready: z.number(), at: z.number() })),
     notes: z.array(
       z.object({ level: z.enum(["caution", "note"]), code: z.string(), about: z.array(z.string()), text: z.string() }),

@@ -7,6 +7,7 @@ import Close from "@mui/icons-material/CloseOutlined";
 import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/plan/batches";
+import { taskShares } from "@/core/plan/expand";
 import type { Step } from "@/core/plan/item";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
@@ -18,6 +19,7 @@ import { useDisplay } from "../kit/use-display";
 import { targetsOf } from "../plan/plan-summary";
 import { COLOUR, toneOf } from "../theme/tokens";
 import type { Holds } from "@/core/schedule/holds";
+import { RunsLate } from "./RunsLate";
 import { whyHere } from "./why";
 import { stepOfTask } from "./timeline.view-model";
 
@@ -90,7 +92,7 @@ export function StepPanel({ plan, request, task, toneIndex, holds, onClose, onSe
         ))}
       <Facts
         rows={[
-          ["Pieces", piecesText(info.pieces)],
+          ["Pieces", piecesText(taskShares(info).reduce((sum, share) => sum + share.pieces, 0))],
           ["Takes", takes.join(", ") || "nothing"],
           range && step?.rest ? ["May end", `${clock(placed.start + range[0])} to ${clock(placed.start + range[1])}`] : undefined,
           step?.rest ? ["Where", heat(`${step.rest.where}, ${step.rest.atC} °C`)] : undefined,
@@ -123,6 +125,7 @@ export function StepPanel({ plan, request, task, toneIndex, holds, onClose, onSe
           )}
         </Box>
       )}
+      {info.step && <RunsLate key={task} plan={plan} task={task} targets={targetsOf(request)} />}
       {before.length > 0 && (
         <Box sx={{ mt: 1.5 }}>
           <Typography variant="h3" gutterBottom>

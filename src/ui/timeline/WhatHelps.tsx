@@ -9,7 +9,7 @@ import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import { byGain, changesFor, gainOf, type Gain } from "@/core/plan/what-if";
 import { lengthText } from "@/core/shared/clock";
-import { runPlan, type PlanRun } from "@/workers/plan.client";
+import { runPlan, type Run } from "@/workers/plan.client";
 import { COLOUR } from "../theme/tokens";
 
 /** Time that each change gets, s, and how many are tried side by side. */
@@ -22,7 +22,7 @@ const WORTH = 1;
 export function WhatHelps({ request, base }: { request: PlanRequest; base: Plan | undefined }) {
   const [gains, setGains] = useState<readonly Gain[] | undefined>(undefined);
   const [left, setLeft] = useState(0);
-  const runs = useRef(new Set<PlanRun>());
+  const runs = useRef(new Set<Run<Plan>>());
   const stop = () => {
     runs.current.forEach((run) => run.cancel());
     runs.current.clear();
