@@ -34,6 +34,28 @@ describe("what holds a task where it is", () => {
       [2, "limit"],
     ]);
   });
+  test("a tray that waits for what comes next is no reason, as it could begin to wait later", () => {
+    const day = problem(
+      [
+        { id: "bake", duration: 20, uses: [{ resource: "tray" }] },
+        { id: "waits", duration: [0, 60], uses: [{ resource: "tray" }], after: [{ task: "bake", max: 0 }] },
+        { id: "serve", duration: 5, uses: [{ resource: "hands" }], after: [{ task: "waits", max: 0 }], latest: 60 },
+      ],
+      ["hands", "tray"].map((id) => ({ id, kind: "pool", capacity: 1 })),
+    );
+    const solution = {
+      ...solve(day, { now, iterations: 5 }),
+      tasks: [
+        { id: "bake", start: 10, end: 30, taken: ["tray"] },
+        { id: "waits", start: 30, end: 55, taken: ["tray"] },
+        { id: "serve", start: 55, end: 60, taken: ["hands"] },
+      ],
+    };
+    const holds = holdsOf(day, solution);
+    expect(holds[0].later.length).toBeGreaterThan(0);
+    expect(holds[0].later.every((hold) => "gives" in hold)).toBe(true);
+    expect(chainOf(holds, 0).steps).toEqual([]);
+  });
   test("an oven's changeover is named with the load that it is for", () => {
     const oven = { id: "oven", kind: "chamber", slots: 1, start: 20, heat: 10, cool: 5 };
     const day = problem(

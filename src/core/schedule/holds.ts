@@ -8,7 +8,7 @@ export type Hold =
   /** Another task follows (or comes before) at once, or may wait no longer; `gives`: a rest that could be longer or shorter. */
   | { readonly kind: "link" | "wait"; readonly task: number; readonly gives?: true }
   /** A resource is taken by another task from then on (or until then). */
-  | { readonly kind: "taken"; readonly resource: number; readonly task: number }
+  | { readonly kind: "taken"; readonly resource: number; readonly task: number; readonly gives?: true }
   /** A chamber is on its way to another setting, or recovers, for another load. */
   | { readonly kind: "change"; readonly resource: number; readonly task: number; readonly minutes: number }
   /** A chamber has only just become hot. */
@@ -68,7 +68,12 @@ export function holdsOf(problem: Problem, solution: Solution): Holds[] {
       holds.push(...linkHolds(model, i, step, starts, ends));
       if (!holds.some((hold) => hold.kind === "edge")) {
         if (occupancy.placeExactly(i, starts[i] + step, ends[i] + step, choices[i])) occupancy.remove(i);
-        else holds.push(resourceHold(model, users[occupancy.refusedBy], occupancy.refusedBy, i, step, choices[i], starts, ends));
+        else {
+          const held = resourceHold(model, users[occupancy.refusedBy], occupancy.refusedBy, i, step, choices[i], starts, ends);
+          // A tray that waits has it because of this task, and would begin to wait when this one is over.
+          const giving = holds.some((h) => "gives" in h && "task" in held && h.task === held.task);
+          holds.push(giving && held.kind === "taken" ? { ...held, gives: true } : held);
+        }
       }
       return holds;
     });

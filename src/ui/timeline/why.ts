@@ -60,7 +60,10 @@ export function whyHere(
         return later ? "the plan ends here" : "the plan begins here";
     }
   };
-  return { direction, steps: steps.map((step) => ({ task: tasks[step.task].id, text: sentence(step.hold, step.task) })) };
+  return {
+    direction,
+    steps: steps.map((step) => ({ task: tasks[step.task].id, text: capitalised(sentence(step.hold, step.task)) })),
+  };
 }
 
 const resourceName = (request: PlanRequest, id: string): string =>
@@ -73,3 +76,5 @@ export function bottleneckText(plan: Plan, request: PlanRequest, holds: readonly
   const name = resourceName(request, plan.problem.resources[tight.resource].id);
   return `${name[0].toUpperCase()}${name.slice(1)}, ${Math.round(100 * tight.use)} % taken; ${tight.holds} ${tight.holds === 1 ? "step is" : "steps are"} held by it`;
 }
+
+const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
