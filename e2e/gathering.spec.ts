@@ -165,4 +165,11 @@ test("two items of one dough are mixed once, and the scale says how it is divide
   await expect(dough).toContainText(/divide it by weight: \d+ g for \d+ Slipway pies, \d+ g for \d+ Lantern pies/);
   await page.getByRole("link", { name: "Timeline" }).click();
   await expect(page.getByRole("button", { name: /Lantern pies: Mix/ })).toHaveCount(0);
+
+  // The gathering is as it was for whoever comes next.
+  await page.getByRole("link", { name: "Gathering" }).click();
+  await common.getByLabel("Make it once").uncheck();
+  await page.getByRole("button", { name: "Remove Lantern pies" }).click();
+  await expect(common).toBeHidden();
+  await expect(page.getByRole("status").filter({ hasText: /^Saved$/ })).toBeVisible();
 });
