@@ -64,6 +64,11 @@ export interface Model {
   readonly tiedBefore: readonly Int32Array[];
 }
 
+/** Minutes that a chamber takes from one setting to another, °C; 0 where they are the same. */
+export function changeover(chamber: { heat: number; cool: number }, from: number, to: number): number {
+  return Math.ceil(Math.abs(to - from) / (to > from ? chamber.heat : chamber.cool));
+}
+
 /** Translates a checked problem. Static bounds (earliest, latest, warm-up) are in `lo0` and `hi0`. */
 export function compile(problem: Problem): Model {
   const n = problem.tasks.length;

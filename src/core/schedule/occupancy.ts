@@ -1,4 +1,4 @@
-import { NO_PART, type Model, type ModelUse } from "./model";
+import { changeover, NO_PART, type Model, type ModelUse } from "./model";
 
 interface Load {
   task: number;
@@ -225,8 +225,8 @@ export class Occupancy {
         beside += other.amount;
       } else if (other.setting !== setting) {
         const gap = other.end <= start ? start - other.end : other.start - end;
-        const rise = other.end <= start ? setting - other.setting : other.setting - setting;
-        const change = Math.ceil(Math.abs(rise) / (rise > 0 ? chamber.heat : chamber.cool));
+        const change =
+          other.end <= start ? changeover(chamber, other.setting, setting) : changeover(chamber, setting, other.setting);
         if (gap < change)
           return other.end <= start ? this.refuse(resource, 1, change - gap) : this.refuse(resource, change - gap, 1);
       }

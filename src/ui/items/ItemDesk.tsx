@@ -1,7 +1,6 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import MenuItem from "@mui/material/MenuItem";
 import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
@@ -16,7 +15,8 @@ import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
 import { SAVING_TEXT, useAutosave } from "../kit/use-autosave";
-import { SYSTEMS, useDisplay } from "../kit/use-display";
+import { CupsSelect } from "../kit/CupsSelect";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { BalanceCard } from "./BalanceCard";
 import { ChecksCard } from "./ChecksCard";
@@ -119,19 +119,12 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
             <Paper component="section" aria-label="Formula" sx={{ p: 2 }}>
               <Box sx={{ display: "flex", alignItems: "flex-start", flexWrap: "wrap", columnGap: 2 }}>
                 <Typography variant="h2">One batch, {item.base.pieces} pieces</Typography>
-                <TextField
-                  select
+                <CupsSelect
                   label="Its cups and spoons"
                   value={system}
-                  onChange={(e) => change(measuredIn(item, e.target.value as typeof system))}
+                  onChange={(next) => change(measuredIn(item, next))}
                   sx={{ ml: "auto", width: 210 }}
-                >
-                  {SYSTEMS.map(({ value, name }) => (
-                    <MenuItem key={value} value={value}>
-                      {name}
-                    </MenuItem>
-                  ))}
-                </TextField>
+                />
               </Box>
               <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
                 {Math.round(totals.flourG)} g flour · {Math.round(totals.doughG)} g dough · hydration{" "}

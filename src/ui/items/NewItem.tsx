@@ -15,7 +15,8 @@ import type { Issue, Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
 import { NumberField } from "../kit/NumberField";
 import { TopBar } from "../kit/TopBar";
-import { SYSTEMS, useDisplay } from "../kit/use-display";
+import { CupsSelect } from "../kit/CupsSelect";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { PasteLines } from "./PasteLines";
 
@@ -104,19 +105,7 @@ export function NewItem({ items, create }: Props) {
                 </MenuItem>
               ))}
             </TextField>
-            <TextField
-              select
-              label="Its cups and spoons"
-              value={system}
-              onChange={(e) => setMeasures(e.target.value as typeof system)}
-              sx={{ flex: "0 1 210px" }}
-            >
-              {SYSTEMS.map(({ value, name }) => (
-                <MenuItem key={value} value={value}>
-                  {name}
-                </MenuItem>
-              ))}
-            </TextField>
+            <CupsSelect label="Its cups and spoons" value={system} onChange={setMeasures} sx={{ flex: "0 1 210px" }} />
           </Box>
           <PasteLines
             label="Dough"

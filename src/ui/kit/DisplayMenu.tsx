@@ -1,15 +1,14 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import MenuItem from "@mui/material/MenuItem";
 import Popover from "@mui/material/Popover";
-import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useState, type ReactNode } from "react";
 import { NumberField } from "./NumberField";
-import { SYSTEMS, useDisplay, type Display } from "./use-display";
+import { CupsSelect } from "./CupsSelect";
+import { useDisplay } from "./use-display";
 
 /** Units, clock and hob of this cook, behind one button that says what they are. */
 export function DisplayMenu() {
@@ -60,18 +59,7 @@ export function DisplayMenu() {
             ]}
             onPick={(clock) => set({ clock })}
           />
-          <TextField
-            select
-            label="Cups and spoons"
-            value={display.system}
-            onChange={(e) => set({ system: e.target.value as Display["system"] })}
-          >
-            {SYSTEMS.map(({ value, name }) => (
-              <MenuItem key={value} value={value}>
-                {name}
-              </MenuItem>
-            ))}
-          </TextField>
+          <CupsSelect label="Cups and spoons" value={display.system} onChange={(system) => set({ system })} />
           <Row name="Hob dial">
             <NumberField
               label="Highest"

@@ -1,4 +1,4 @@
-import type { Model, ModelUse } from "../model";
+import { changeover, type Model, type ModelUse } from "../model";
 import type { Moment } from "./build";
 import { Cumulative } from "./cumulative";
 import type { Engine } from "./engine";
@@ -61,10 +61,7 @@ function addPair(engine: Engine, chamber: Chamber, a: Load, b: Load, arc: AddArc
   const oneOf = (...switches: number[]) => engine.addClause([...unless, ...switches.flatMap((s) => [s, 1])]);
   const apart = a.use.setting !== b.use.setting || a.use.amount + b.use.amount > chamber.slots;
   if (apart) {
-    const change = (from: ModelUse, to: ModelUse) => {
-      const rise = to.setting - from.setting;
-      return Math.max(chamber.recovery, Math.ceil(Math.abs(rise) / (rise > 0 ? chamber.heat : chamber.cool)));
-    };
+    const change = (from: ModelUse, to: ModelUse) => Math.max(chamber.recovery, changeover(chamber, from.setting, to.setting));
     const [first, second] = [flag(), flag()];
     oneOf(first, second);
     engine.addClause([first ^ 1, 0, second ^ 1, 0]);

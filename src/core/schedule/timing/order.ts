@@ -1,4 +1,4 @@
-import { NO_PART, type Model, type ModelUse } from "../model";
+import { changeover, NO_PART, type Model, type ModelUse } from "../model";
 import type { Schedule } from "../search";
 
 /** Arcs from → to with value(to) − value(from) ≥ weight, and the least and greatest value of each node. */
@@ -216,8 +216,7 @@ function chamberOrder(arcs: number[], lo: Int32Array, loads: readonly Part[], ch
         if (run.length > 1) rigid(arcs, load.startNode, load.endNode, load.end - load.start);
       }
     else handOn(arcs, run, chamber.slots);
-    const rise = previous.length > 0 ? run[0].use.setting - previous[0].use.setting : 0;
-    const change = rise === 0 ? 0 : Math.ceil(Math.abs(rise) / (rise > 0 ? chamber.heat : chamber.cool));
+    const change = previous.length > 0 ? changeover(chamber, previous[0].use.setting, run[0].use.setting) : 0;
     for (const a of previous) for (const b of run) before(arcs, a, b, Math.max(change, chamber.recovery));
     previous = run;
   }
