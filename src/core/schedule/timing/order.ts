@@ -7,8 +7,6 @@ export interface Order {
   readonly from: Int32Array;
   readonly to: Int32Array;
   readonly weight: Int32Array;
-  /** The first so many arcs are the problem's own; those behind say who comes before whom at a resource. */
-  readonly own: number;
   readonly lo: Int32Array;
   readonly hi: Int32Array;
 }
@@ -85,7 +83,7 @@ export class Orders {
     });
     const own = this.own.length / 3;
     const count = own + arcs.length / 3;
-    const order = { nodes, own, lo, hi, from: new Int32Array(count), to: new Int32Array(count), weight: new Int32Array(count) };
+    const order = { nodes, lo, hi, from: new Int32Array(count), to: new Int32Array(count), weight: new Int32Array(count) };
     for (let a = 0; a < count; a++) {
       const source = a < own ? this.own : arcs;
       const k = 3 * (a < own ? a : a - own);
@@ -192,14 +190,20 @@ function handOn(arcs: number[], parts: readonly Part[], units: number): void {
   }
 }
 
+/** No load starts before one of the next lower rank: with several slots the chains alone do not see to that. */
+function rankOrder(arcs: number[], loads: readonly Part[]): void {
+  const ranks = [...new Set(loads.map((load) => load.use.rank))].sort((a, b) => a - b);
+  const byRank = ranks.map((rank) => loads.filter((load) => load.use.rank === rank));
+  for (let k = 1; k < byRank.length; k++)
+    for (const low of byRank[k - 1]) for (const high of byRank[k]) arcs.push(low.startNode, high.startNode, 0);
+}
+
 type Chamber = NonNullable<Model["chambers"][number]>;
 
 function chamberOrder(arcs: number[], lo: Int32Array, loads: readonly Part[], chamber: Chamber): void {
   for (const load of loads)
     lo[load.startNode] = Math.max(lo[load.startNode], Math.ceil((load.use.setting - chamber.start) / chamber.heat));
-  if (chamber.ranked)
-    for (let k = 1; k < loads.length; k++)
-      if (loads[k].use.rank !== loads[k - 1].use.rank) arcs.push(loads[k - 1].startNode, loads[k].startNode, 0);
+  if (chamber.ranked) rankOrder(arcs, loads);
   const close = chamber.recovery > 0 || loads.some((load) => load.use.sealed > 0);
   let previous: Part[] = [];
   for (let k = 0; k < loads.length;) {

@@ -94,6 +94,31 @@ test("a lone chain slides to its due time, a rest no longer than it must be", ()
   expect([Array.from(best.starts), Array.from(best.ends), best.cost]).toEqual([[155, 165, 185], [165, 185, 200], 45]);
 });
 
+test("with several slots a lower rank still never starts after a higher one", () => {
+  const load = (id: string, rank: number, due: number) => ({
+    id,
+    duration: 10,
+    uses: [{ resource: "fryer", setting: 180, rank }],
+    due,
+    earlyCost: 1,
+    lateCost: 1,
+  });
+  const problem = expectProblem({
+    format: "unisynth-problem/1",
+    horizon: 300,
+    resources: [{ id: "fryer", kind: "chamber", slots: 3, start: 180, heat: 10, cool: 5, ranked: true }],
+    tasks: [load("low", 0, 200), load("low too", 0, 60), load("high", 1, 40)],
+    costs: { span: 0 },
+  });
+  const { model, orders, solver } = begun(problem, 1)!;
+  const starts = Int32Array.from([50, 50, 50]);
+  const ends = starts.map((start) => start + 10);
+  const choices = starts.map(() => 0);
+  const at = { starts, ends, choices: Array.from(choices, () => Int32Array.from([0])), cost: costOf(model, starts, ends) };
+  const better = retime(model, orders, at, 500);
+  expect(verify(problem, after(solver, better))).toEqual([]);
+});
+
 test("large days begin far from their due times and come near them", () => {
   const problem = expectProblem(kitchen(150, 1));
   const { model, orders, schedule } = begun(problem, 1)!;
