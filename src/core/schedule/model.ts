@@ -225,7 +225,7 @@ function isEntangled(uses: readonly ModelUse[]): boolean {
 }
 
 /** Arcs as compressed rows, forwards and backwards. */
-function rows(nodes: number, arcs: readonly (readonly [number, number, number])[]) {
+export function rows(nodes: number, arcs: readonly (readonly [number, number, number])[]) {
   const arcStart = new Int32Array(nodes + 1);
   const backStart = new Int32Array(nodes + 1);
   for (const [a, b] of arcs) {

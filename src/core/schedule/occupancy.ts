@@ -350,7 +350,7 @@ function firstFrom(loads: readonly Load[], minute: number): number {
 }
 
 /** Of each chamber: the longest that a load stays in, and the longest change between two settings that it is used at, min. */
-function reachOf(model: Model): { span: number; change: number }[] {
+export function reachOf(model: Model): { span: number; change: number }[] {
   const reach = model.chambers.map(() => ({ span: 0, change: 0, low: Infinity, high: -Infinity }));
   model.uses.forEach((uses, task) => {
     for (const use of uses)

@@ -74,7 +74,7 @@ export function bottleneckText(plan: Plan, request: PlanRequest, holds: readonly
   const tight = bottleneckOf(plan.problem, plan.solution, holds);
   if (!tight) return undefined;
   const name = resourceName(request, plan.problem.resources[tight.resource].id);
-  return `${name[0].toUpperCase()}${name.slice(1)}, ${Math.round(100 * tight.use)} % taken; ${tight.holds} ${tight.holds === 1 ? "step is" : "steps are"} held by it`;
+  return `${capitalised(name)}, ${Math.round(100 * tight.use)} % taken; ${tight.holds} ${tight.holds === 1 ? "step is" : "steps are"} held by it`;
 }
 
 const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,5 +1,5 @@
-import type { Model } from "../model";
-import { NO_PART } from "../model";
+import { NO_PART, rows, type Model } from "../model";
+import { reachOf } from "../occupancy";
 import type { Schedule } from "../search";
 import { Windows } from "../windows";
 
@@ -40,7 +40,7 @@ export function pieceOf(
   // What the tasks that stay leave to those that do not.
   const lo0 = new Int32Array(2 * tasks.length);
   const hi0 = new Int32Array(2 * tasks.length);
-  const arcs: number[] = [];
+  const arcs: [number, number, number][] = [];
   tasks.forEach((i, k) => {
     for (const side of [0, 1]) {
       const node = 2 * i + side;
@@ -49,7 +49,7 @@ export function pieceOf(
       hi0[own] = Math.min(high[node], at(node) + reach);
       for (let a = model.arcStart[node]; a < model.arcStart[node + 1]; a++) {
         const to = model.arcTo[a];
-        if (place[to >> 1] >= 0) arcs.push(own, 2 * place[to >> 1] + (to & 1), model.arcWeight[a]);
+        if (place[to >> 1] >= 0) arcs.push([own, 2 * place[to >> 1] + (to & 1), model.arcWeight[a]]);
         else hi0[own] = Math.min(hi0[own], at(to) - model.arcWeight[a]);
       }
       for (let a = model.backStart[node]; a < model.backStart[node + 1]; a++) {
@@ -58,7 +58,8 @@ export function pieceOf(
       }
     }
   });
-  const draft = { ...part(model, tasks), n: tasks.length, lo0, hi0, ...rows(2 * tasks.length, arcs) };
+  const inner = part(model, tasks);
+  const draft = { ...inner, n: tasks.length, lo0, hi0, ...rows(2 * tasks.length, arcs) };
   const windows = new Windows(draft);
   if (!windows.propagateAll()) return undefined;
 
@@ -96,7 +97,6 @@ export function pieceOf(
   });
   for (let node = 0; node < 2 * n; node++) if (low1[node] > high1[node]) return undefined;
 
-  const inner = part(model, tasks);
   const padded = <T>(own: readonly T[], rest: readonly T[]): T[] => [...own, ...rest];
   const grown = (own: Float64Array, value: number) => Float64Array.from({ length: n }, (_, k) => own[k] ?? value);
   const stillUses = [...loads.map(({ use }) => [use]), ...ends.map(() => [])];
@@ -155,34 +155,6 @@ function part(model: Model, tasks: readonly number[]): Model {
   };
 }
 
-function rows(nodes: number, arcs: readonly number[]) {
-  const count = arcs.length / 3;
-  const side = (end: 0 | 1) => {
-    const start = new Int32Array(nodes + 1);
-    for (let a = 0; a < count; a++) start[arcs[3 * a + end] + 1]++;
-    for (let v = 0; v < nodes; v++) start[v + 1] += start[v];
-    const next = start.slice();
-    const other = new Int32Array(count);
-    const weight = new Int32Array(count);
-    for (let a = 0; a < count; a++) {
-      const k = next[arcs[3 * a + end]]++;
-      other[k] = arcs[3 * a + 1 - end];
-      weight[k] = arcs[3 * a + 2];
-    }
-    return { start, other, weight };
-  };
-  const out = side(0);
-  const into = side(1);
-  return {
-    arcStart: out.start,
-    arcTo: out.other,
-    arcWeight: out.weight,
-    backStart: into.start,
-    backFrom: into.other,
-    backWeight: into.weight,
-  };
-}
-
 /** Minute from which all chambers that a task may take are warm enough for it. */
 function warmUp(model: Model, task: number): number {
   let warm = 0;
@@ -199,16 +171,8 @@ function loadsNear(model: Model, schedule: Schedule, place: Int32Array, tasks: r
   const near = new Float64Array(model.resourceCount).fill(-1);
   for (const i of tasks) for (const use of model.uses[i]) if (use.chamber) for (const r of use.resources) near[r] = 0;
   if (near.every((m) => m < 0)) return [];
-  const settings = model.chambers.map(() => [Infinity, -Infinity]);
-  for (const uses of model.uses)
-    for (const use of uses)
-      if (use.chamber)
-        for (const r of use.resources)
-          settings[r] = [Math.min(settings[r][0], use.setting), Math.max(settings[r][1], use.setting)];
-  model.chambers.forEach((chamber, r) => {
-    if (!chamber || near[r] < 0) return;
-    const [coldest, hottest] = settings[r];
-    near[r] = Math.max(chamber.recovery, Math.ceil((hottest - coldest) / Math.min(chamber.heat, chamber.cool)));
+  reachOf(model).forEach(({ change }, r) => {
+    if (near[r] === 0) near[r] = Math.max(model.chambers[r]!.recovery, change);
   });
   const loads: { task: number; use: Model["uses"][number][number] }[] = [];
   for (let i = 0; i < model.n; i++) {
