@@ -124,17 +124,21 @@ test("no script of anybody else may run", async ({ request }) => {
 
 test("a step says why it is not at another time, and one change at a time is tried", async ({ page }) => {
   await page.goto("/g/first-try/timeline");
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 30_000 });
+  await settle(page);
   await expect(page.getByTestId("bottleneck")).toContainText(/% taken; \d+ steps? (is|are) held by it/);
-  await page.locator("[data-block]").first().click();
+  await page
+    .getByRole("button", { name: /Slipway pies: Weigh out 16/ })
+    .first()
+    .click();
   const why = page.getByRole("group", { name: "Why at this time" });
   await expect(why.getByRole("listitem").first()).toBeVisible();
   const late = page.getByRole("group", { name: "If it runs late" });
   await late.getByLabel("Minutes late").fill("0");
   await expect(late.getByText("Minutes late is 0; expected 1 to 240")).toBeVisible();
-  await late.getByLabel("Minutes late").fill("20");
+  // An hour is more than any of the best plans of this lunch has between weighing and mixing.
+  await late.getByLabel("Minutes late").fill("60");
   await late.getByRole("button", { name: "See what moves" }).click();
-  await expect(late.getByText(/serving stays as it is|Lunch .* late/)).toBeVisible();
+  await expect(late.getByText(/Lunch .* late/)).toBeVisible();
   await expect(late.getByRole("listitem").first()).toContainText(/\d\d:\d\d → \d\d:\d\d/);
   await page.getByRole("button", { name: "Try one change at a time" }).click();
   const helps = page.getByRole("region", { name: "What would help" });

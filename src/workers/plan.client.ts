@@ -23,5 +23,5 @@ export const runPlan = (
   told: { better: (plan: Plan) => void; progress: (state: Progress) => void },
 ): Run<Plan> => ask((service) => service.plan(request, proxy(told.better), proxy(told.progress)));
 
-export const runReplan = (plan: Plan, soFar: SoFar, seconds: number): Run<Replanned> =>
-  ask((service) => service.replan(plan.problem, plan.solution, soFar, seconds));
+export const runReplan = (plan: Plan, soFar: SoFar, seconds: number, better: (answer: Replanned) => void): Run<Replanned> =>
+  ask((service) => service.replan(plan.problem, plan.solution, soFar, seconds, proxy(better)));

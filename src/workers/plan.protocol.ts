@@ -9,6 +9,6 @@ import type { Solution } from "@/core/schedule/solution";
 export interface PlanService {
   /** Plans a request that was checked before; tells of the first plan and of better ones, and answers with the last. */
   plan(request: PlanRequest, better: (plan: Plan) => void, progress: (state: Progress) => void): Promise<Plan>;
-  /** The rest of a day that is under way, within so many seconds. */
-  replan(problem: Problem, old: Solution, soFar: SoFar, seconds: number): Promise<Replanned>;
+  /** The rest of a day that is under way, within so many seconds; tells of the first answer and of better ones. */
+  replan(problem: Problem, old: Solution, soFar: SoFar, seconds: number, better: (answer: Replanned) => void): Promise<Replanned>;
 }

@@ -8,27 +8,24 @@ import type { PlanService } from "./plan.protocol";
 /** Better plans and progress are told at most this often, ms: a plan is large and the screen need not flicker. */
 const EVERY_MS = 300;
 
+const now = () => performance.now();
+
+/** Tells at once the first time and then only now and then. */
+function seldom<T>(tell: (news: T) => void): (news: T) => void {
+  let told = -Infinity;
+  return (news) => {
+    if (now() - told < EVERY_MS) return;
+    told = now();
+    tell(news);
+  };
+}
+
 const service: PlanService = {
   async plan(request: PlanRequest, better, progress) {
-    let toldPlan = -Infinity;
-    let toldProgress = -Infinity;
-    const now = () => performance.now();
-    return makePlan(request, {
-      now,
-      better(plan) {
-        if (now() - toldPlan < EVERY_MS) return;
-        toldPlan = now();
-        better(plan);
-      },
-      progress(state) {
-        if (now() - toldProgress < EVERY_MS) return;
-        toldProgress = now();
-        progress(state);
-      },
-    });
+    return makePlan(request, { now, better: seldom(better), progress: seldom(progress) });
   },
-  async replan(problem, old, soFar, seconds) {
-    return replan(problem, old, soFar, { now: () => performance.now(), seconds });
+  async replan(problem, old, soFar, seconds, better) {
+    return replan(problem, old, soFar, { now, seconds, better: seldom(better) });
   },
 };
 

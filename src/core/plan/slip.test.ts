@@ -22,7 +22,13 @@ test("what was before the moment is done, what goes on is under way, the late st
 });
 
 test("no minutes late: nothing moves and lunch stands", () => {
-  expect(slip(first.id, 0)).toEqual({ late: [], moves: [] });
+  expect(slip(first.id, 0)).toEqual({ late: [], moves: [], beyond: [], waits: [], unattended: [] });
+});
+
+test("an hour late from the start: lunch is an hour late, and the cook needed after their hours, nobody else", () => {
+  const { late, beyond } = slip(first.id, 60);
+  expect(late).toEqual([{ target: "lunch", minutes: 60 }]);
+  expect(beyond).toEqual([{ cook: "teo", minutes: 30 }]);
 });
 
 test("25 minutes late out of the oven: lunch is late, and it is said by how much", () => {

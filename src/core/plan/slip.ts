@@ -1,5 +1,6 @@
 import type { Replanned, SoFar } from "../schedule/replan";
 import type { Plan } from "./plan";
+import { ABOUT } from "./uses";
 
 /**
  * The day as it stands at the moment at which a step should be over and is not: what the plan has before that is done or
@@ -22,13 +23,21 @@ export function slipOf(plan: Plan, task: string, minutes: number): SoFar {
   };
 }
 
-/** What a slip comes to: waves that are late and by how many minutes, and the steps that move, in order. */
+/** What a slip comes to. */
 export interface Slip {
+  /** Waves that are late, and by how many minutes. */
   readonly late: readonly { readonly target: string; readonly minutes: number }[];
+  /** Steps that move, in order. */
   readonly moves: readonly { readonly task: string; readonly text: string; readonly from: number; readonly to: number }[];
+  /** Cooks who are needed after their hours, and how long. */
+  readonly beyond: readonly { readonly cook: string; readonly minutes: number }[];
+  /** Steps that begin later after what they wait for than they may. */
+  readonly waits: readonly string[];
+  /** Steps under way that nobody can look after at a minute at which somebody should. */
+  readonly unattended: readonly { readonly text: string; readonly minute: number }[];
 }
 
-export function readSlip(plan: Plan, task: string, { late, moves }: Replanned): Slip {
+export function readSlip(plan: Plan, task: string, { late, moves, beyond, broken, unattended }: Replanned): Slip {
   const byTarget = new Map<string, number>();
   for (const { id, minutes } of late)
     for (const target of plan.tasks[id]?.for ?? []) byTarget.set(target, Math.max(minutes, byTarget.get(target) ?? 0));
@@ -39,5 +48,8 @@ export function readSlip(plan: Plan, task: string, { late, moves }: Replanned): 
       .filter(({ id, from, to }) => id !== task && plan.tasks[id]?.step && Math.abs(from.start - to.start) > 1)
       .map(({ id, from, to }) => ({ task: id, text: plan.tasks[id].text, from: from.start, to: to.start }))
       .sort((a, b) => a.to - b.to),
+    beyond: beyond.filter(({ resource }) => resource !== ABOUT).map(({ resource, minutes }) => ({ cook: resource, minutes })),
+    waits: [...new Set(broken.map(([id]) => id))].filter((id) => plan.tasks[id]?.step).map((id) => plan.tasks[id].text),
+    unattended: unattended.map(({ id, minute }) => ({ text: plan.tasks[id].text, minute })),
   };
 }

@@ -1,7 +1,8 @@
 import { Budget, type SolveOptions } from "./budget";
-import type { Problem, Task } from "./problem";
+import { leastDuration, type Problem, type Task } from "./problem";
 import type { Placed, Solution } from "./solution";
-import { Solver, type Answer, type Guess } from "./solver";
+import type { Guess } from "./search";
+import { Solver, type Answer } from "./solver";
 
 /** What is known of a day that is under way, in the plan's minutes. */
 export interface SoFar {
@@ -26,10 +27,14 @@ export interface Replanned {
   readonly solution: Answer;
   /** What is no longer where the cook last saw it. */
   readonly moves: readonly Move[];
-  /** Links that what happened has broken already, such as a rest that went on too long: [task, the one it waited for]. */
+  /** Waits that can no longer be kept short enough, such as a rest that went on too long: [task, the one it waited for]. */
   readonly broken: readonly (readonly [string, string])[];
   /** Deadlines that can no longer be met, and by how many minutes each is missed at the least cost found. */
   readonly late: readonly { readonly id: string; readonly minutes: number }[];
+  /** Pools that are needed longer than their hours, and by how many minutes; only where the day cannot go on otherwise. */
+  readonly beyond: readonly { readonly resource: string; readonly minutes: number }[];
+  /** Tasks under way that nobody looks after at a minute at which somebody should, because what runs late takes them. */
+  readonly unattended: readonly { readonly id: string; readonly minute: number }[];
   /** The problem that was solved: the rest of the day, with what is fixed in it. */
   readonly problem: Problem;
 }
@@ -40,25 +45,28 @@ const MOVE_COST = 0.05;
 /** Cost of a minute by which a deadline is missed once it cannot be met, and how far the day may then run on, min. */
 const LATE_COST = 5;
 const OVERRUN = 240;
-/** Share of the time that the search for a day with its deadlines may take before they give way. */
-const STRICT_SHARE = 0.4;
+/** Share of the time left that the search for a first schedule may take before more gives way. */
+const FIRST_SHARE = 0.4;
+
+/** Repairs in a row that may come to nothing while a first answer of any kind is looked for. */
+const QUICK_REPAIRS = 12;
+
+export interface ReplanOptions extends Omit<SolveOptions, "better"> {
+  /** Told of the first answer and of each better one. */
+  readonly better?: (answer: Replanned) => void;
+}
 
 /**
  * The problem of the rest of a day: what is done or under way is fixed, nothing else begins before now, and every
  * minute by which a task moves from its old place costs a little.
  */
-export function restOf(
-  problem: Problem,
-  old: Solution,
-  soFar: SoFar,
-): { problem: Problem; broken: (readonly [string, string])[] } {
+export function restOf(problem: Problem, old: Solution, soFar: SoFar): Problem {
   const { now } = soFar;
   const done = new Map(soFar.done.map((task) => [task.id, task]));
   const running = new Map(soFar.running.map((task) => [task.id, task]));
   const changed = new Map(soFar.changed.map((task) => [task.id, task]));
   const locked = new Set(soFar.locked);
   const placed = new Map(old.tasks.map((task) => [task.id, task]));
-  const broken: (readonly [string, string])[] = [];
   const marks: Task[] = [];
   const chambers = new Set(problem.resources.filter((r) => r.kind === "chamber").map((r) => r.id));
   // Of the loads that are over only the last of each chamber counts.
@@ -92,7 +100,6 @@ export function restOf(
     const after = task.after.map((link) => {
       const before = done.get(link.task);
       if (!before || link.max === undefined || running.has(task.id) || now - before.end <= link.max) return link;
-      broken.push([task.id, link.task]);
       return { ...link, max: undefined };
     });
     const seen = task.due === undefined || (task.earlyCost === 0 && task.lateCost === 0);
@@ -105,10 +112,28 @@ export function restOf(
       return { ...settled(wanted, was), duration: was.end - was.start, earliest: was.start, latest: was.end, stretchCost: 0 };
     return { ...wanted, earliest: from };
   });
-  // Links between what is over are history.
-  const whole = { ...problem, tasks: [...marks, ...tasks] };
-  return { problem: whole, broken };
+  // A task has a due time already, so that a deadline which may have to give way becomes a mark in time at its end.
+  const deadlines = tasks.flatMap((task) =>
+    task.latest === undefined || done.has(task.id) ? [] : [mark(`${task.id}${DEADLINE}`, { latest: task.latest }, task.id)],
+  );
+  return { ...problem, tasks: [...marks, ...tasks, ...deadlines] };
 }
+
+const beganId = (task: string): string => `${task} began`;
+const DEADLINE = " by then";
+const isDeadline = (task: Task): boolean => task.id.endsWith(DEADLINE) && task.duration === 0;
+
+/** A moment without length, at the end of another task where one is given. */
+const mark = (id: string, times: { earliest?: number; latest?: number }, at?: string): Task => ({
+  id,
+  duration: 0,
+  uses: [],
+  after: at === undefined ? [] : [{ task: at, min: 0, max: 0 }],
+  ...times,
+  earlyCost: 0,
+  lateCost: 0,
+  stretchCost: 0,
+});
 
 /** Each use with what it took, and a part by choice as long as that takes. */
 function settled(task: Task, was: Placed): Task {
@@ -143,18 +168,8 @@ function startedAt(
 ): Task {
   const [least, most] = lengthOf(task, was);
   const { start } = underWay;
-  const mark = `${task.id} began`;
-  marks.push({
-    id: mark,
-    duration: 0,
-    uses: [],
-    after: [],
-    earliest: start,
-    latest: start,
-    earlyCost: 0,
-    lateCost: 0,
-    stretchCost: 0,
-  });
+  const began = mark(beganId(task.id), { earliest: start, latest: start });
+  marks.push(began);
   const gone = now - start;
   const wanted = underWay.end !== undefined ? underWay.end - start : minutes;
   const low = Math.max(least, gone, wanted ?? 0);
@@ -164,7 +179,7 @@ function startedAt(
     ...taken,
     duration: low === high ? low : [low, high],
     stretchCost: low === high ? 0 : task.stretchCost,
-    after: [{ task: mark, min: 0, max: 0 }],
+    after: [{ task: began.id, min: 0, max: 0 }],
     earliest: start,
   };
 }
@@ -176,76 +191,174 @@ function withMinutes(task: Task, minutes: number): Task {
   return { ...task, duration: minutes };
 }
 
-/** The problem with deadlines as due times that cost a lot to miss; what is fixed stays. */
+/** The problem with deadlines that cost a lot to miss, but may be missed; those of tasks that are fixed stay. */
 function softened(problem: Problem, fixed: ReadonlySet<string>): Problem {
   return {
     ...problem,
     horizon: problem.horizon + OVERRUN,
-    tasks: problem.tasks.map((task) =>
-      task.latest === undefined || fixed.has(task.id)
-        ? task
-        : { ...task, latest: undefined, due: task.due ?? task.latest, lateCost: Math.max(LATE_COST, task.lateCost) },
-    ),
+    tasks: problem.tasks.map((task) => {
+      if (task.latest === undefined || fixed.has(task.id)) return task;
+      const gives = { ...task, latest: undefined };
+      return isDeadline(task) ? { ...gives, due: task.latest, lateCost: LATE_COST } : gives;
+    }),
   };
 }
 
 /** Where each task of the rest stood, for a schedule that keeps what it can. */
-function guessOf(rest: Problem, problem: Problem, old: Solution, soFar: SoFar): Guess[] {
+function guessOf(rest: Problem, problem: Problem, old: Solution, soFar: SoFar): Guess {
   const placed = new Map(old.tasks.map((task) => [task.id, task]));
   const began = new Map(soFar.running.map((task) => [task.id, task.start]));
   const over = new Map(soFar.done.map((task) => [task.id, task]));
   const before = new Map(problem.tasks.map((task) => [task.id, task]));
-  return rest.tasks.map((task): Guess => {
-    const was = placed.get(task.id);
-    const start = over.get(task.id)?.start ?? began.get(task.id) ?? was?.start ?? task.earliest ?? 0;
-    const end = over.get(task.id)?.end ?? was?.end ?? start;
-    const choices = Int32Array.from(task.uses, (use) => {
+  const starts = Int32Array.from(rest.tasks, (task) =>
+    isDeadline(task)
+      ? placed.get(task.after[0].task)!.end
+      : (over.get(task.id)?.start ?? began.get(task.id) ?? placed.get(task.id)?.start ?? task.earliest ?? 0),
+  );
+  const ends = Int32Array.from(rest.tasks, (task, i) => over.get(task.id)?.end ?? placed.get(task.id)?.end ?? starts[i]);
+  const choices = rest.tasks.map((task) =>
+    Int32Array.from(task.uses, (use) => {
       // A use that is settled lists one resource only.
       if (!Array.isArray(use.resource)) return 0;
       const u = before
         .get(task.id)!
         .uses.findIndex((other) => other === use || (other.resource === use.resource && other.from === use.from));
-      return Math.max(0, use.resource.indexOf(was?.taken[u] ?? ""));
-    });
-    return { start, end, choices };
-  });
+      return Math.max(0, use.resource.indexOf(placed.get(task.id)?.taken[u] ?? ""));
+    }),
+  );
+  return { starts, ends, choices };
 }
 
 /**
- * A plan for the rest of the day that changes no more than it needs: at first what still holds is kept and only the
- * rest is placed anew, then it is improved as long as the limits allow. Where the deadlines can no longer be met they
- * give way, and it says by how much. `better` hears of the first answer.
+ * The problem with hours that run on where they end for the day. A pause in them, shorter than the day may run on, stays.
  */
-export function replan(problem: Problem, old: Solution, soFar: SoFar, options: SolveOptions): Replanned {
-  const { problem: strict, broken } = restOf(problem, old, soFar);
-  const from = options.now();
-  const part = options.seconds === undefined ? undefined : options.seconds * STRICT_SHARE;
-  const kept = search(strict, guessOf(strict, problem, old, soFar), options, part);
-  if (kept.best) return answerOf(kept, strict, strict, old, broken);
-  const fixed = new Set([...soFar.done.map((d) => d.id), ...soFar.locked]);
+function longer(problem: Problem): Problem {
+  return {
+    ...problem,
+    resources: problem.resources.map((resource) => {
+      if (resource.kind !== "pool" || !resource.calendar) return resource;
+      const windows = [...resource.calendar].sort((a, b) => a[0] - b[0]);
+      return {
+        ...resource,
+        calendar: windows.map(([from, to, units], k): [number, number, number] =>
+          (windows[k + 1]?.[0] ?? Infinity) - to > OVERRUN ? [from, to + OVERRUN, units] : [from, to, units],
+        ),
+      };
+    }),
+  };
+}
+
+/**
+ * The problem in which what is over or under way may be waited on for longer than it should be, and in which what goes
+ * on by itself is not looked after while that which runs late takes longer.
+ */
+function patient(problem: Problem, { done, running }: SoFar): Problem {
+  const begun = new Map<string, { start: number; end?: number }>([...done, ...running].map((task) => [task.id, task]));
+  const taken = Math.max(0, ...running.map((task) => task.end ?? 0));
+  return {
+    ...problem,
+    tasks: problem.tasks.map((task) => {
+      const { duration } = task;
+      const own = begun.get(task.id);
+      const after = task.after.map((link) => (begun.has(link.task) ? { ...link, max: undefined } : link));
+      if (!own) return { ...task, after };
+      const end = own.start + leastDuration(task);
+      const uses = task.uses.map((use) =>
+        own.end === undefined && use.from !== undefined && (use.from < 0 ? end : own.start) + use.from < taken
+          ? { ...use, minutes: 0 }
+          : use,
+      );
+      return { ...task, after, uses, ...(Array.isArray(duration) && { duration: [duration[0], duration[1] + OVERRUN] }) } as Task;
+    }),
+  };
+}
+
+/**
+ * A plan for the rest of the day that changes no more than it needs. First the old order at new times: with all that is
+ * asked, else with deadlines that give way, else with hours that do as well, else with waits for what is begun; the first of
+ * these that has an answer is told at once. Then as little as possible may give way: what still holds is kept and the
+ * rest placed anew. At last the usual improvement, as long as the limits allow.
+ */
+export function replan(problem: Problem, old: Solution, soFar: SoFar, options: ReplanOptions): Replanned {
+  const strict = restOf(problem, old, soFar);
+  const until = options.seconds === undefined ? undefined : options.now() + options.seconds * 1000;
+  const { better, ...limits } = options;
+  const budget = (share: number) =>
+    new Budget({ ...limits, seconds: until === undefined ? undefined : (share * Math.max(50, until - options.now())) / 1000 });
+  const fixed = new Set([...soFar.done.map((d) => d.id), ...soFar.running.map((r) => beganId(r.id)), ...soFar.locked]);
   const soft = softened(strict, fixed);
-  const left = options.seconds === undefined ? undefined : Math.max(0.05, options.seconds - (options.now() - from) / 1000);
-  const slipped = search(soft, guessOf(soft, problem, old, soFar), { ...options, seconds: left }, undefined);
-  return slipped.best ? answerOf(slipped, soft, strict, old, broken) : answerOf(kept, strict, strict, old, broken);
+  const begun = new Set([...soFar.done, ...soFar.running].map((task) => task.id));
+  const long = longer(soft);
+  const ways = [strict, soft, long, patient(long, soFar)];
+  const was = guessOf(strict, problem, old, soFar);
+  const solvers = ways.map((way) => new Solver(way, options.seed ?? 1));
+  const answer = (way: number) => answerOf(solvers[way], ways[way], { strict, problem, old, begun, running: soFar.running });
+  const kept = solvers.findIndex((solver) => solver.keepOrder(was));
+  const quick = kept < 0 ? solvers.findIndex((solver) => solver.mend(was, budget(FIRST_SHARE), QUICK_REPAIRS)) : kept;
+  if (quick >= 0) better?.(answer(quick));
+  const guesses = quick >= 0 ? [solvers[quick].best!, was] : [was];
+  for (let way = 0; way < ways.length; way++) {
+    const solver = solvers[way];
+    if (!solver.best) {
+      const first = budget(FIRST_SHARE);
+      if (!guesses.some((guess) => solver.mend(guess, first)) && solver.findFirst(first) !== "found") continue;
+      better?.(answer(way));
+    }
+    solver.improve(budget(1), () => better?.(answer(way)));
+    return answer(way);
+  }
+  return answer(0);
 }
 
-/** Mends a guess, or finds a first schedule in the usual way, within `firstSeconds`; then improves it. */
-function search(problem: Problem, guess: readonly Guess[], options: SolveOptions, firstSeconds: number | undefined): Solver {
-  const solver = new Solver(problem, options.seed ?? 1);
-  const first = new Budget(firstSeconds === undefined ? options : { ...options, seconds: firstSeconds });
-  const from = options.now();
-  if (!solver.mend(guess, first) && solver.findFirst(first) !== "found") return solver;
-  options.better?.(solver.solution());
-  const seconds = options.seconds === undefined ? undefined : Math.max(0, options.seconds - (options.now() - from) / 1000);
-  solver.improve(new Budget({ ...options, seconds }), () => options.better?.(solver.solution()));
-  return solver;
+/** How far beyond its hours each pool is needed, min; only what is. */
+function beyondHours(problem: Problem, solution: Solution): { resource: string; minutes: number }[] {
+  const last = new Map<string, number>();
+  const tasks = new Map(problem.tasks.map((task) => [task.id, task]));
+  for (const { id, start, end, taken } of solution.tasks)
+    tasks.get(id)?.uses.forEach((use, u) => {
+      const choice = typeof use.resource === "string" ? 0 : use.resource.indexOf(taken[u]);
+      const from = use.from === undefined ? start : (use.from < 0 ? end : start) + use.from;
+      const until = use.from === undefined ? end : from + (Array.isArray(use.minutes) ? use.minutes[choice] : use.minutes!);
+      const pool = problem.resources.find((resource) => resource.id === taken[u]);
+      if (pool?.kind !== "pool" || !pool.calendar || until <= from) return;
+      if (pool.calendar.some(([a, b, units]) => units > 0 && a < until && until <= b)) return;
+      const closed = Math.max(0, ...pool.calendar.filter(([, b, units]) => units > 0 && b < until).map(([, b]) => b));
+      last.set(pool.id, Math.max(last.get(pool.id) ?? 0, until - closed));
+    });
+  return [...last].map(([resource, minutes]) => ({ resource, minutes }));
 }
 
-function answerOf(solver: Solver, solved: Problem, strict: Problem, old: Solution, broken: Replanned["broken"]): Replanned {
+interface Before {
+  readonly problem: Problem;
+  readonly old: Solution;
+  /** The rest of the day with all that was asked. */
+  readonly strict: Problem;
+  readonly begun: ReadonlySet<string>;
+  readonly running: SoFar["running"];
+}
+
+/** Parts of what is under way that fall into what runs late, at the same cook. */
+function unattendedIn(strict: Problem, solution: Solution, running: SoFar["running"]): { id: string; minute: number }[] {
+  const at = new Map(solution.tasks.map((task) => [task.id, task]));
+  const late = running.flatMap(({ id, end }) => (end === undefined || !at.has(id) ? [] : [{ ...at.get(id)!, end }]));
+  return strict.tasks.flatMap((task) => {
+    const own = at.get(task.id);
+    if (!own || !running.some(({ id, end }) => id === task.id && end === undefined)) return [];
+    return task.uses.flatMap(({ from }, u) => {
+      if (from === undefined) return [];
+      const minute = (from < 0 ? own.end : own.start) + from;
+      const busy = late.some((other) => other.start <= minute && minute < other.end && other.taken.includes(own.taken[u]));
+      return busy ? [{ id: task.id, minute }] : [];
+    });
+  });
+}
+
+function answerOf(solver: Solver, solved: Problem, { problem, old, strict, begun, running }: Before): Replanned {
   const placed = new Map(old.tasks.map((task) => [task.id, task]));
   const deadlines = new Map(strict.tasks.flatMap((task) => (task.latest === undefined ? [] : [[task.id, task.latest] as const])));
   const solution = solver.best ? solver.solution() : solver.refusal();
   const today = solution.tasks.filter((task) => placed.has(task.id));
+  const at = new Map(today.map((task) => [task.id, task]));
   const moves = today.flatMap((task): Move[] => {
     const was = placed.get(task.id)!;
     return was.start === task.start && was.end === task.end
@@ -256,5 +369,13 @@ function answerOf(solver: Solver, solved: Problem, strict: Problem, old: Solutio
     const minutes = task.end - (deadlines.get(task.id) ?? Infinity);
     return minutes > 0 ? [{ id: task.id, minutes }] : [];
   });
-  return { solution, moves, broken, late, problem: solved };
+  const broken = problem.tasks.flatMap((task) =>
+    task.after.flatMap(({ task: other, max }): [string, string][] =>
+      max !== undefined && !begun.has(task.id) && (at.get(task.id)?.start ?? 0) - (at.get(other)?.end ?? 0) > max
+        ? [[task.id, other]]
+        : [],
+    ),
+  );
+  const beyond = beyondHours(strict, solution);
+  return { solution, moves, broken, late, beyond, unattended: unattendedIn(strict, solution, running), problem: solved };
 }

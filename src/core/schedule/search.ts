@@ -14,6 +14,9 @@ export interface Schedule {
   readonly cost: number;
 }
 
+/** Where tasks might stand and what they might take; it need not keep the rules. */
+export type Guess = Omit<Schedule, "cost">;
+
 export interface DiveOptions {
   /** Dead ends after which the dive is given up. */
   readonly deadEnds: number;
@@ -108,20 +111,18 @@ export class Search {
   }
 
   /** Places tasks where a guess has them, the ones with the least room first, and leaves out what no longer fits. */
-  keepWhatFits(guess: readonly { start: number; end: number; choices: Int32Array }[]): void {
+  keepWhatFits({ starts, ends, choices }: Guess): void {
     this.clear();
     const { lo, hi } = this.windows;
-    const room = (i: number) => hi[2 * i] - lo[2 * i] + hi[2 * i + 1] - lo[2 * i + 1];
-    const order = guess.map((_, i) => ({ i, room: Math.min(room(i), 60) }));
-    order.sort((a, b) => a.room - b.room || guess[a.i].start - guess[b.i].start || a.i - b.i);
-    for (const { i } of order) {
-      const { start, end, choices } = guess[i];
-      if (start < lo[2 * i] || start > hi[2 * i] || end < lo[2 * i + 1] || end > hi[2 * i + 1]) continue;
-      const length = end - start;
+    const room = Array.from(starts, (_, i) => Math.min(60, hi[2 * i] - lo[2 * i] + hi[2 * i + 1] - lo[2 * i + 1]));
+    const order = Array.from(starts, (_, i) => i).sort((a, b) => room[a] - room[b] || starts[a] - starts[b] || a - b);
+    for (const i of order) {
+      if (starts[i] < lo[2 * i] || starts[i] > hi[2 * i] || ends[i] < lo[2 * i + 1] || ends[i] > hi[2 * i + 1]) continue;
+      const length = ends[i] - starts[i];
       if (length < this.model.least[i] || length > this.model.most[i]) continue;
       const mark = this.windows.mark();
-      if (!this.occupancy.placeExactly(i, start, end, choices)) continue;
-      if (this.windows.fix(i, start, end)) continue;
+      if (!this.occupancy.placeExactly(i, starts[i], ends[i], choices[i])) continue;
+      if (this.windows.fix(i, starts[i], ends[i])) continue;
       this.windows.undo(mark);
       this.occupancy.remove(i);
     }

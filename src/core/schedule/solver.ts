@@ -5,12 +5,12 @@ import { LearningSearch, luby } from "./learning/learning-search";
 import { compile, type Model } from "./model";
 import { freeAround, freeSome } from "./neighbourhood";
 import type { Problem } from "./problem";
-import { costOf, Search, type Schedule } from "./search";
+import { costOf, Search, type Guess, type Schedule } from "./search";
 import type { Solution } from "./solution";
 import { shopBound, shopOf, type Shop } from "./jobshop/shop";
 import { pieceOf } from "./learning/piece";
 import { Orders } from "./timing/order";
-import { retime } from "./timing/retime";
+import { retime, sameOrder } from "./timing/retime";
 import { ShopTabu } from "./jobshop/tabu";
 import { clusterWishes, isAimed, lateTasks, wishFor } from "./wishes";
 
@@ -55,13 +55,6 @@ const SHOP_MOVES = 1000;
 const ROOMY_LEFT = 0.2;
 /** Dead ends that the search that learns may have in its first turn at a first schedule. */
 const FIRST_CONFLICTS = 150;
-
-/** Where a task stood, and what it took, by position in the list of each use. */
-export interface Guess {
-  readonly start: number;
-  readonly end: number;
-  readonly choices: Int32Array;
-}
 
 interface Repairing {
   readonly budget: Budget;
@@ -185,20 +178,30 @@ export class Solver {
     return "stopped";
   }
 
+  /** A first schedule in the order and with the choices of another one, which need not keep the rules; false where no times do. */
+  keepOrder(guess: Guess): boolean {
+    const { model, search } = this;
+    if (search.stuck >= 0) return false;
+    const found = sameOrder(model, this.ordersOf(), guess, MOST_SHIFTS);
+    // What the guess had broken already may have given a wrong order: the rules have the last word.
+    if (found && search.loosen(found, new Uint8Array(model.n))) this.best = found;
+    return this.best !== undefined;
+  }
+
   /**
    * A first schedule near another one, which need not keep the rules: what of it still holds is kept, the rest is placed
-   * as near as can be. False where the repairs come to nothing; the usual search may still find one.
+   * as near as can be. False where so many repairs in a row come to nothing; the usual search may still find one.
    */
-  mend(guess: readonly Guess[], budget: Budget): boolean {
+  mend(guess: Guess, budget: Budget, repairs = REPAIRS): boolean {
     const { model, search } = this;
     if (search.stuck >= 0) return false;
     const state = { steps: 0 };
     const spent = () =>
       budget.spent(() => ({ phase: "first", iterations: state.steps, placed: this.placed, tasks: model.n })) || budget.late();
-    const home = (task: number) => guess[task].end;
+    const home = (task: number) => guess.ends[task];
     search.keepWhatFits(guess);
     const found = search.dive({ deadEnds: 60, tries: 12, below: Infinity, whim: 0, patience: 0, aims: false, wish: home });
-    this.best = found ?? this.repair(search.partial!, search.left, REPAIRS, { budget, state, spent, aims: false, home });
+    this.best = found ?? this.repair(search.partial!, search.left, repairs, { budget, state, spent, aims: false, home });
     return this.best !== undefined;
   }
 
@@ -352,12 +355,15 @@ export class Solver {
 
   /** The same order and choices at their cheapest times. */
   private timed(schedule: Schedule): Schedule {
-    const { search, model } = this;
+    return retime(this.model, this.ordersOf(), schedule, MOST_SHIFTS);
+  }
+
+  private ordersOf(): Orders {
     if (!this.orders) {
-      search.clear();
-      this.orders = new Orders(model, search.windows.lo.slice(), search.windows.hi.slice());
+      this.search.clear();
+      this.orders = new Orders(this.model, this.search.windows.lo.slice(), this.search.windows.hi.slice());
     }
-    return retime(model, this.orders, schedule, MOST_SHIFTS);
+    return this.orders;
   }
 
   /** A stretch of the job-shop's own search; undefined where it comes to nothing better. */

@@ -11,6 +11,7 @@ import { runReplan, type Run } from "@/workers/plan.client";
 import { NumberField } from "../kit/NumberField";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
+import { capitalised } from "./why";
 
 /** Time that the rest of the day gets, s: on a tight day a first answer takes one. */
 const SECONDS = 4;
@@ -20,14 +21,26 @@ const MOST_MIN = 240;
 interface Props {
   readonly plan: Plan;
   readonly task: string;
-  readonly targets: readonly { readonly id: string; readonly name: string }[];
+  readonly targets: readonly Named[];
+  readonly cooks: readonly Named[];
+}
+
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What is known so far; `still`: the rest of the day is still being planned. */
+interface Answer {
+  readonly after: number;
+  readonly found: Slip | undefined;
+  readonly still: boolean;
 }
 
 /** What it comes to when this step takes longer than planned: which wave is late, and what moves. */
-export function RunsLate({ plan, task, targets }: Props) {
-  const { clock, heat } = useDisplay();
+export function RunsLate({ plan, task, targets, cooks }: Props) {
   const [minutes, setMinutes] = useState<number | undefined>(15);
-  const [slip, setSlip] = useState<{ readonly after: number; readonly found: Slip | undefined } | "asked">();
+  const [slip, setSlip] = useState<Answer>();
   const run = useRef<Run<Replanned> | undefined>(undefined);
   useEffect(() => () => run.current?.cancel(), []);
   const wrong =
@@ -37,13 +50,16 @@ export function RunsLate({ plan, task, targets }: Props) {
   const look = () => {
     if (wrong || minutes === undefined) return;
     run.current?.cancel();
-    const mine = runReplan(plan, slipOf(plan, task, Math.round(minutes)), SECONDS);
+    const read = (made: Replanned) => (made.solution.tasks.length > 0 ? readSlip(plan, task, made) : undefined);
+    setSlip({ after: minutes, found: undefined, still: true });
+    const mine = runReplan(plan, slipOf(plan, task, Math.round(minutes)), SECONDS, (made) => {
+      if (run.current === mine) setSlip({ after: minutes, found: read(made), still: true });
+    });
     run.current = mine;
-    setSlip("asked");
     mine.done
-      .then((made) => (made.solution.tasks.length > 0 ? readSlip(plan, task, made) : undefined))
+      .then(read)
       .catch(() => undefined)
-      .then((found) => run.current === mine && setSlip({ after: minutes, found }));
+      .then((found) => run.current === mine && setSlip({ after: minutes, found, still: false }));
   };
   return (
     <Box sx={{ mt: 1.5 }} role="group" aria-label="If it runs late">
@@ -59,43 +75,52 @@ export function RunsLate({ plan, task, targets }: Props) {
           See what moves
         </Button>
       </Box>
-      {slip === "asked" && (
-        <Box role="status" sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>
-          Planning the rest of the day …
-        </Box>
-      )}
-      {slip && slip !== "asked" && (
+      {slip && (
         <Box role="status" sx={{ mt: 0.75, fontSize: "0.85rem" }}>
-          {slip.found ? (
-            <>
-              <Box sx={{ fontWeight: 650, color: slip.found.late.length > 0 ? COLOUR.ember : COLOUR.fits }}>
-                {slip.found.late.length === 0
-                  ? `${slip.after} min late: serving stays as it is`
-                  : slip.found.late
-                      .map(({ target, minutes: by }) => `${nameOf(targets, target)} ${lengthText(by)} late`)
-                      .join(", ")}
-              </Box>
-              {slip.found.moves.length === 0 ? (
-                "No other step moves."
-              ) : (
-                <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
-                  {slip.found.moves.slice(0, MOVES_SHOWN).map((move) => (
-                    <li key={move.task}>
-                      {heat(move.text)}: {clock(move.from)} → <strong>{clock(move.to)}</strong>
-                    </li>
-                  ))}
-                  {slip.found.moves.length > MOVES_SHOWN && <li>and {slip.found.moves.length - MOVES_SHOWN} more</li>}
-                </Box>
-              )}
-            </>
-          ) : (
-            `No way found in ${SECONDS} s to go on from there.`
-          )}
+          {slip.found && <WhatItComesTo slip={slip.found} after={slip.after} targets={targets} cooks={cooks} />}
+          {slip.still && <Box sx={{ color: COLOUR.soft }}>Planning the rest of the day …</Box>}
+          {!slip.still && !slip.found && `No way found in ${SECONDS} s to go on from there.`}
         </Box>
       )}
     </Box>
   );
 }
 
-const nameOf = (targets: Props["targets"], id: string): string =>
-  targets.find((target) => target.id === id)?.name ?? (id === "freezer" ? "the freezer" : id);
+function WhatItComesTo({ slip, after, targets, cooks }: Pick<Props, "targets" | "cooks"> & { slip: Slip; after: number }) {
+  const { clock, heat } = useDisplay();
+  const { late, moves, beyond, waits, unattended } = slip;
+  const gives = [
+    ...beyond.map(({ cook, minutes }) => `${nameOf(cooks, cook)} is needed ${lengthText(minutes)} longer than their hours`),
+    ...unattended.map(({ text, minute }) => `nobody is free at ${clock(minute)} for: ${heat(text)}`),
+    ...(waits.length > 0 ? [`waits longer than it may: ${waits.map(heat).join(", ")}; go by look and feel, keep it cold`] : []),
+  ];
+  return (
+    <>
+      <Box sx={{ fontWeight: 650, color: late.length > 0 ? COLOUR.ember : COLOUR.fits }}>
+        {late.length === 0
+          ? `${after} min late: serving stays as it is`
+          : late.map(({ target, minutes }) => `${nameOf(targets, target)} ${lengthText(minutes)} late`).join(", ")}
+      </Box>
+      {gives.map((text) => (
+        <Box key={text} sx={{ color: COLOUR.ember }}>
+          {capitalised(text)}.
+        </Box>
+      ))}
+      {moves.length === 0 ? (
+        "No other step moves."
+      ) : (
+        <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
+          {moves.slice(0, MOVES_SHOWN).map((move) => (
+            <li key={move.task}>
+              {heat(move.text)}: {clock(move.from)} → <strong>{clock(move.to)}</strong>
+            </li>
+          ))}
+          {moves.length > MOVES_SHOWN && <li>and {moves.length - MOVES_SHOWN} more</li>}
+        </Box>
+      )}
+    </>
+  );
+}
+
+const nameOf = (all: readonly Named[], id: string): string =>
+  all.find((one) => one.id === id)?.name ?? (id === "freezer" ? "the freezer" : id);

@@ -125,7 +125,7 @@ export function StepPanel({ plan, request, task, toneIndex, holds, onClose, onSe
           )}
         </Box>
       )}
-      {info.step && <RunsLate key={task} plan={plan} task={task} targets={targetsOf(request)} />}
+      {info.step && <RunsLate key={task} plan={plan} task={task} targets={targetsOf(request)} cooks={request.kitchen.cooks} />}
       {before.length > 0 && (
         <Box sx={{ mt: 1.5 }}>
           <Typography variant="h3" gutterBottom>

@@ -77,4 +77,5 @@ export function bottleneckText(plan: Plan, request: PlanRequest, holds: readonly
   return `${capitalised(name)}, ${Math.round(100 * tight.use)} % taken; ${tight.holds} ${tight.holds === 1 ? "step is" : "steps are"} held by it`;
 }
 
-const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** As the beginning of a sentence. */
+export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

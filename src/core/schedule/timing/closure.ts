@@ -171,7 +171,8 @@ export class Closure {
   }
 }
 
-function rowsOf(nodes: number, at: Int32Array, far: Int32Array): Rows {
+/** Arcs by the node `at` one end, with the node at the other. */
+export function rowsOf(nodes: number, at: Int32Array, far: Int32Array): Rows {
   const start = new Int32Array(nodes + 1);
   for (const v of at) start[v + 1]++;
   for (let v = 0; v < nodes; v++) start[v + 1] += start[v];

@@ -1,5 +1,5 @@
 import { changeover, NO_PART, type Model, type ModelUse } from "../model";
-import type { Schedule } from "../search";
+import type { Guess } from "../search";
 
 /** Arcs from → to with value(to) − value(from) ≥ weight, and the least and greatest value of each node. */
 export interface Order {
@@ -56,7 +56,7 @@ export class Orders {
     this.hours = model.units.map((units) => units && hoursOf(units));
   }
 
-  of(schedule: Schedule): Order {
+  of(schedule: Guess): Order {
     const { model } = this;
     const { n } = model;
     const nodes = 2 * n + 2;
@@ -66,7 +66,7 @@ export class Orders {
     hi.set(this.high.subarray(0, 2 * n));
     const arcs: number[] = [];
     for (let i = 0; i < n; i++)
-      if (model.durationOf[i] >= 0) rigid(arcs, 2 * i, 2 * i + 1, schedule.ends[i] - schedule.starts[i]);
+      if (model.durationOf[i] >= 0) rigid(arcs, 2 * i, 2 * i + 1, model.durations[i][schedule.choices[i][model.durationOf[i]]]);
     const parts: Part[][] = Array.from({ length: model.resourceCount }, () => []);
     for (let i = 0; i < n; i++)
       model.uses[i].forEach((use, u) => {
@@ -107,7 +107,7 @@ function rigid(arcs: number[], a: number, b: number, distance: number): void {
   arcs.push(a, b, distance, b, a, -distance);
 }
 
-function partOf(schedule: Schedule, task: number, use: ModelUse, choice: number): Part {
+function partOf(schedule: Guess, task: number, use: ModelUse, choice: number): Part {
   const s = 2 * task;
   const start = schedule.starts[task];
   const end = schedule.ends[task];
@@ -175,10 +175,8 @@ function handOn(arcs: number[], parts: readonly Part[], units: number): void {
     }
     let need = part.amount;
     while (need > 0) {
-      let pick = -1;
-      for (let k = 0; k < held.length; k++)
-        if (held[k].until <= part.start && (pick < 0 || held[k].until < held[pick].until)) pick = k;
-      if (pick < 0) return;
+      let pick = 0;
+      for (let k = 1; k < held.length; k++) if (held[k].until < held[pick].until) pick = k;
       const chunk = held[pick];
       const taken = Math.min(need, chunk.amount);
       if (chunk.last) before(arcs, chunk.last, part);

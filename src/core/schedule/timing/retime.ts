@@ -1,22 +1,47 @@
 import type { Model } from "../model";
-import { costOf, type Schedule } from "../search";
+import { costOf, type Guess, type Schedule } from "../search";
 import { Closure } from "./closure";
+import { leastTimes } from "./least-times";
 import type { Order, Orders } from "./order";
 
 const EPS = 1e-9;
 
 /**
- * The cheapest times for what a schedule has decided (order, choices, hours). As long as some set of starts and ends
- * costs less when all of it moves by a minute, the best such set moves as far as that pays. Every cost of the format is
- * convex, so that where no set gains by moving later and none by moving earlier, no times in this order are cheaper.
+ * The cheapest times for what a schedule has decided (order, choices, hours).
  * @param most moves after which it ends with what it has
  * @returns the same schedule where its times are the best already
  */
 export function retime(model: Model, orders: Orders, schedule: Schedule, most: number): Schedule {
-  const { n } = model;
+  const found = settle(model, orders.of(schedule), timesOf(model, schedule), schedule.choices, most);
+  return found.cost < schedule.cost - EPS ? found : schedule;
+}
+
+/**
+ * The order of a schedule that has become impossible as it stands (a task takes longer, may not begin yet) at its
+ * cheapest times; undefined where no times keep it.
+ */
+export function sameOrder(model: Model, orders: Orders, schedule: Guess, most: number): Schedule | undefined {
   const order = orders.of(schedule);
+  const was = timesOf(model, schedule);
+  const { lo } = order;
+  // What can stay where it was stays; only where that is too late for something everything is moved up first.
+  const at = leastTimes(
+    order,
+    was.map((value, node) => (node === 2 * model.n ? lo[node] : Math.max(value, lo[node]))),
+  );
+  const found = at ?? leastTimes(order, lo);
+  return found && settle(model, order, found, schedule.choices, most);
+}
+
+/**
+ * As long as some set of starts and ends costs less when all of it moves by a minute, the best such set moves as far as
+ * that pays. Every cost of the format is convex, so that where no set gains by moving later and none by moving earlier,
+ * no times in this order are cheaper.
+ * @param at times that keep the order; taken over and moved
+ */
+function settle(model: Model, order: Order, at: Int32Array, choices: Schedule["choices"], most: number): Schedule {
+  const { n } = model;
   const closure = new Closure(order);
-  const at = timesOf(model, schedule);
   const gain = new Float64Array(order.nodes);
   const inside = new Uint8Array(order.nodes);
   let idle = 0;
@@ -39,12 +64,11 @@ export function retime(model: Model, orders: Orders, schedule: Schedule, most: n
     starts[i] = at[2 * i];
     ends[i] = at[2 * i + 1];
   }
-  const cost = costOf(model, starts, ends);
-  return cost < schedule.cost - EPS ? { starts, ends, choices: schedule.choices, cost } : schedule;
+  return { starts, ends, choices, cost: costOf(model, starts, ends) };
 }
 
 /** Values of the nodes: starts and ends, then the first start and the last end. */
-function timesOf(model: Model, { starts, ends }: Schedule): Int32Array {
+function timesOf(model: Model, { starts, ends }: Guess): Int32Array {
   const { n } = model;
   const at = new Int32Array(2 * n + 2);
   at[2 * n] = model.horizon;
