@@ -1,5 +1,5 @@
 import { Budget, type SolveOptions } from "./budget";
-import { leastDuration, type Problem, type Task } from "./problem";
+import { leastDuration, type Pool, type Problem, type Task } from "./problem";
 import type { Placed, Solution } from "./solution";
 import type { Guess } from "./search";
 import { Solver, type Answer } from "./solver";
@@ -116,7 +116,18 @@ export function restOf(problem: Problem, old: Solution, soFar: SoFar): Problem {
   const deadlines = tasks.flatMap((task) =>
     task.latest === undefined || done.has(task.id) ? [] : [mark(`${task.id}${DEADLINE}`, { latest: task.latest }, task.id)],
   );
-  return { ...problem, tasks: [...marks, ...tasks, ...deadlines] };
+  const rest = { ...problem, tasks: [...marks, ...tasks, ...deadlines] };
+  return withHours(rest, (hours, pool) =>
+    heldUp(
+      hours,
+      soFar.running.flatMap(({ id, start, end }) => {
+        const u = placed.get(id)!.taken.indexOf(pool);
+        if (end === undefined || u < 0) return [];
+        const { from, amount } = problem.tasks.find((task) => task.id === id)!.uses[u];
+        return from === undefined ? [{ start, end, amount }] : [];
+      }),
+    ),
+  );
 }
 
 const beganId = (task: string): string => `${task} began`;
@@ -229,23 +240,54 @@ function guessOf(rest: Problem, problem: Problem, old: Solution, soFar: SoFar): 
   return { starts, ends, choices };
 }
 
-/**
- * The problem with hours that run on where they end for the day. A pause in them, shorter than the day may run on, stays.
- */
-function longer(problem: Problem): Problem {
+type Hours = NonNullable<Pool["calendar"]>;
+
+/** The problem with each calendar, sorted, turned into another one. */
+function withHours(problem: Problem, turn: (hours: Hours, pool: string) => Hours): Problem {
   return {
     ...problem,
-    resources: problem.resources.map((resource) => {
-      if (resource.kind !== "pool" || !resource.calendar) return resource;
-      const windows = [...resource.calendar].sort((a, b) => a[0] - b[0]);
-      return {
-        ...resource,
-        calendar: windows.map(([from, to, units], k): [number, number, number] =>
-          (windows[k + 1]?.[0] ?? Infinity) - to > OVERRUN ? [from, to + OVERRUN, units] : [from, to, units],
-        ),
-      };
-    }),
+    resources: problem.resources.map((resource) =>
+      resource.kind === "pool" && resource.calendar
+        ? {
+            ...resource,
+            calendar: turn(
+              [...resource.calendar].sort((a, b) => a[0] - b[0]),
+              resource.id,
+            ),
+          }
+        : resource,
+    ),
   };
+}
+
+/** Hours that run on where they end for the day; a pause in them, shorter than the day may run on, stays. */
+const longer = (hours: Hours): Hours =>
+  hours.map(([from, to, units], k) =>
+    (hours[k + 1]?.[0] ?? Infinity) - to > OVERRUN ? [from, to + OVERRUN, units] : [from, to, units],
+  );
+
+/** Hours without pauses. */
+const unbroken = (hours: Hours): Hours =>
+  hours.flatMap((window, k): Hours => {
+    const next = hours[k + 1];
+    const pause = next ? next[0] - window[1] : 0;
+    return pause > 0 && pause <= OVERRUN ? [window, [window[1], next[0], Math.min(window[2], next[2])]] : [window];
+  });
+
+/** Hours in which those whom something runs late for stay at it, whatever their hours are. */
+function heldUp(hours: Hours, held: readonly { start: number; end: number; amount: number }[]): Hours {
+  const open = held.flatMap(({ start, end, amount }) => {
+    const gaps: Hours = [];
+    let from = start;
+    for (const [a, b, units] of hours) {
+      if (units === 0 || b <= from) continue;
+      if (a >= end) break;
+      if (a > from) gaps.push([from, a, amount]);
+      from = b;
+    }
+    return from < end ? [...gaps, [from, end, amount] as Hours[number]] : gaps;
+  });
+  return [...hours.filter(([, , units]) => units > 0), ...open];
 }
 
 /**
@@ -275,7 +317,7 @@ function patient(problem: Problem, { done, running }: SoFar): Problem {
 
 /**
  * A plan for the rest of the day that changes no more than it needs. First the old order at new times: with all that is
- * asked, else with deadlines that give way, else with hours that do as well, else with waits for what is begun; the first of
+ * asked, else with deadlines that give way, else with hours that do as well, else without pauses, else with waits for what is begun; the first of
  * these that has an answer is told at once. Then as little as possible may give way: what still holds is kept and the
  * rest placed anew. At last the usual improvement, as long as the limits allow.
  */
@@ -288,17 +330,20 @@ export function replan(problem: Problem, old: Solution, soFar: SoFar, options: R
   const fixed = new Set([...soFar.done.map((d) => d.id), ...soFar.running.map((r) => beganId(r.id)), ...soFar.locked]);
   const soft = softened(strict, fixed);
   const begun = new Set([...soFar.done, ...soFar.running].map((task) => task.id));
-  const long = longer(soft);
-  const ways = [strict, soft, long, patient(long, soFar)];
+  const long = withHours(soft, longer);
+  const through = withHours(long, unbroken);
+  const ways = [strict, soft, long, through, patient(through, soFar)];
   const was = guessOf(strict, problem, old, soFar);
-  const solvers = ways.map((way) => new Solver(way, options.seed ?? 1));
-  const answer = (way: number) => answerOf(solvers[way], ways[way], { strict, problem, old, begun, running: soFar.running });
-  const kept = solvers.findIndex((solver) => solver.keepOrder(was));
-  const quick = kept < 0 ? solvers.findIndex((solver) => solver.mend(was, budget(FIRST_SHARE), QUICK_REPAIRS)) : kept;
+  const made: Solver[] = [];
+  const solverOf = (way: number) => (made[way] ??= new Solver(ways[way], options.seed ?? 1));
+  const answer = (way: number) => answerOf(solverOf(way), ways[way], { strict, problem, old, begun, running: soFar.running });
+  const firstOf = (finds: (solver: Solver) => boolean) => ways.findIndex((_, way) => finds(solverOf(way)));
+  const kept = firstOf((solver) => solver.keepOrder(was));
+  const quick = kept < 0 ? firstOf((solver) => solver.mend(was, budget(FIRST_SHARE), QUICK_REPAIRS)) : kept;
   if (quick >= 0) better?.(answer(quick));
-  const guesses = quick >= 0 ? [solvers[quick].best!, was] : [was];
+  const guesses = quick >= 0 ? [solverOf(quick).best!, was] : [was];
   for (let way = 0; way < ways.length; way++) {
-    const solver = solvers[way];
+    const solver = solverOf(way);
     if (!solver.best) {
       const first = budget(FIRST_SHARE);
       if (!guesses.some((guess) => solver.mend(guess, first)) && solver.findFirst(first) !== "found") continue;
@@ -376,6 +421,6 @@ function answerOf(solver: Solver, solved: Problem, { problem, old, strict, begun
         : [],
     ),
   );
-  const beyond = beyondHours(strict, solution);
+  const beyond = beyondHours({ ...strict, resources: problem.resources }, solution);
   return { solution, moves, broken, late, beyond, unattended: unattendedIn(strict, solution, running), problem: solved };
 }
