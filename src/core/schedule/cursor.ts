@@ -31,6 +31,10 @@ export class Cursor {
   /** Moments at which the other end's parts could have their units, in the order of growing stretch; filled when first needed. */
   private moments = new Int32Array(0);
   private momentCount = -1;
+  /** Where the other end is free of parts and ties every minute is such a moment, and none need be written down. */
+  private everyMoment = false;
+  private momentLow = 0;
+  private momentHigh = 0;
   /** From a wished minute, so many earlier places are tried for each later one. */
   private bias = 1;
   private downs = 0;
@@ -187,6 +191,13 @@ export class Cursor {
 
   private findMoments(low: number, high: number): void {
     const { task, occupancy, wishEarly } = this;
+    this.momentLow = low;
+    this.momentHigh = high;
+    this.everyMoment = this.model.anchored[2 * task + (wishEarly ? 1 : 0)] === 0;
+    if (this.everyMoment) {
+      this.momentCount = high - low + 1;
+      return;
+    }
     if (this.moments.length <= high - low) this.moments = new Int32Array(high - low + 1);
     const { moments } = this;
     let count = 0;
@@ -197,8 +208,17 @@ export class Cursor {
     this.momentCount = count;
   }
 
+  private moment(k: number): number {
+    if (!this.everyMoment) return this.moments[k];
+    return this.wishEarly ? this.momentLow + k : this.momentHigh - k;
+  }
+
   /** Position of the first moment that is at `value` or beyond it, in the list's direction. */
   private firstMoment(value: number): number {
+    if (this.everyMoment) {
+      const k = this.wishEarly ? value - this.momentLow : this.momentHigh - value;
+      return Math.max(0, Math.min(this.momentCount, k));
+    }
     let a = 0;
     let b = this.momentCount;
     while (a < b) {
@@ -213,7 +233,7 @@ export class Cursor {
   private nextStretch(): boolean {
     const { task, anchor, occupancy } = this;
     while (this.inner <= this.innerEnd) {
-      const moment = this.moments[this.inner++];
+      const moment = this.moment(this.inner++);
       const start = this.wishEarly ? anchor : moment;
       const end = this.wishEarly ? moment : anchor;
       if (this.take(start, end, -1)) return true;

@@ -54,6 +54,8 @@ export interface Model {
   readonly chambers: readonly (
     { slots: number; start: number; heat: number; cool: number; recovery: number; ranked: boolean } | undefined
   )[];
+  /** Of each resource the tasks that may take it. */
+  readonly takers: readonly (readonly number[])[];
   /** Clusters: tasks held together by maximum lags. */
   readonly cluster: Int32Array;
   readonly clusterCount: number;
@@ -62,6 +64,8 @@ export interface Model {
   /** Tasks that begin in the minute in which this one ends, and those that end when it begins. */
   readonly tiedAfter: readonly Int32Array[];
   readonly tiedBefore: readonly Int32Array[];
+  /** 1 for each node at which parts of the task lie or another task is tied, so that not every minute will do. */
+  readonly anchored: Uint8Array;
 }
 
 /** Minutes that a chamber takes from one setting to another, °C; 0 where they are the same. */
@@ -154,6 +158,16 @@ export function compile(problem: Problem): Model {
     }),
   );
 
+  const takers = problem.resources.map((): number[] => []);
+  uses.forEach((list, i) => {
+    for (const r of new Set(list.flatMap((use) => [...use.resources]))) takers[r].push(i);
+  });
+  const anchored = new Uint8Array(2 * n);
+  uses.forEach((list, i) => {
+    const at = (end: boolean) => list.some(({ from }) => from !== NO_PART && from < 0 === end);
+    anchored[2 * i] = at(false) || tiedBefore[i].length > 0 ? 1 : 0;
+    anchored[2 * i + 1] = at(true) || tiedAfter[i].length > 0 ? 1 : 0;
+  });
   const cluster = new Int32Array(n);
   const clusterIds = new Map<number, number>();
   for (let i = 0; i < n; i++) {
@@ -183,11 +197,13 @@ export function compile(problem: Problem): Model {
     resourceCount: problem.resources.length,
     units,
     chambers,
+    takers,
     cluster,
     clusterCount: clusterIds.size,
     neighbours: neighbourSets.map((set) => Int32Array.from(set)),
     tiedAfter: tiedAfter.map((list) => Int32Array.from(list)),
     tiedBefore: tiedBefore.map((list) => Int32Array.from(list)),
+    anchored,
   };
 }
 

@@ -1,8 +1,11 @@
 import type { Chance } from "../shared/random";
-import type { Model } from "./model";
+import type { Model, ModelUse } from "./model";
 import type { Schedule } from "./search";
 
-/** Frees the tasks of a partial schedule that stand near one that found no place: in its cluster, in its time, at its resources. */
+/**
+ * Frees the tasks of a partial schedule that stand near one that found no place: in its cluster, in its time, at its
+ * resources.
+ */
 export function freeAround(model: Model, current: Schedule, freed: Uint8Array, trouble: Float64Array, chance: Chance): void {
   const open: number[] = [];
   for (let i = 0; i < model.n; i++) if (current.starts[i] < 0) open.push(i);
@@ -22,11 +25,8 @@ export function freeAround(model: Model, current: Schedule, freed: Uint8Array, t
       known++;
     }
   const middle = known > 0 ? around / known : (model.lo0[2 * seed] + model.hi0[2 * seed]) / 2;
-  const wanted = new Set(model.uses[seed].flatMap((use) => Array.from(use.resources)));
-  const near = Array.from({ length: model.n }, (_, i) => i)
-    .filter((i) => current.starts[i] >= 0)
-    .filter((i) => kind !== 1 || model.uses[i].some((use) => use.resources.some((r) => wanted.has(r))))
-    .sort((a, b) => Math.abs(current.starts[a] - middle) - Math.abs(current.starts[b] - middle) || a - b);
+  const wanted = kind === 1 ? takersOf(model, model.uses[seed]) : undefined;
+  const near = nearest(current.starts, middle, (i) => current.starts[i] >= 0 && (!wanted || wanted[i] === 1));
   if (kind === 0) {
     for (let i = 0; i < model.n; i++) if (model.cluster[i] === model.cluster[seed]) freed[i] = 1;
     const other = model.cluster[near.length > 0 ? near[chance.below(near.length)] : seed];
@@ -53,22 +53,14 @@ export function freeSome(model: Model, current: Schedule, freed: Uint8Array, siz
   free(seed);
   const kind = chance.below(4);
   if (kind === 0) {
-    const middle = current.starts[seed];
-    const near = Array.from({ length: n }, (_, i) => i).sort(
-      (a, b) => Math.abs(current.starts[a] - middle) - Math.abs(current.starts[b] - middle) || a - b,
-    );
+    const near = nearest(current.starts, current.starts[seed], () => true);
     for (let k = 0; k < n && count < size; k++) free(near[k]);
     return;
   }
   if (kind === 1) {
-    const wanted =
-      model.uses[seed].length > 0 ? model.uses[seed][chance.below(model.uses[seed].length)].resources : new Int32Array(0);
-    const near = Array.from({ length: n }, (_, i) => i)
-      .filter((i) => model.uses[i].some((use) => use.resources.some((r) => wanted.includes(r))))
-      .sort(
-        (a, b) =>
-          Math.abs(current.starts[a] - current.starts[seed]) - Math.abs(current.starts[b] - current.starts[seed]) || a - b,
-      );
+    const uses = model.uses[seed];
+    const wanted = uses.length > 0 ? takersOf(model, [uses[chance.below(uses.length)]]) : new Uint8Array(n);
+    const near = nearest(current.starts, current.starts[seed], (i) => wanted[i] === 1);
     for (let k = 0; k < near.length && count < size; k++) free(near[k]);
   }
   // Spread along the links, from what is freed already.
@@ -80,6 +72,27 @@ export function freeSome(model: Model, current: Schedule, freed: Uint8Array, siz
         free(next);
         queue.push(next);
       }
+}
+
+/** Tasks by the distance of their start from a minute, the nearest first. */
+function nearest(starts: Int32Array, minute: number, wanted: (task: number) => boolean): Int32Array {
+  const keys = new Float64Array(starts.length);
+  let count = 0;
+  // Distance and number in one figure: figures are sorted several times as fast as tasks by a rule.
+  for (let i = 0; i < starts.length; i++) if (wanted(i)) keys[count++] = Math.abs(starts[i] - minute) * NUMBERS + i;
+  const near = new Int32Array(count);
+  keys.subarray(0, count).sort();
+  for (let k = 0; k < count; k++) near[k] = keys[k] % NUMBERS;
+  return near;
+}
+/** More than there are tasks in any problem. */
+const NUMBERS = 1 << 20;
+
+/** 1 for each task that may take one of the resources that some uses list. */
+function takersOf(model: Model, uses: readonly ModelUse[]): Uint8Array {
+  const takes = new Uint8Array(model.n);
+  for (const use of uses) for (const r of use.resources) for (const task of model.takers[r]) takes[task] = 1;
+  return takes;
 }
 
 /** How many tasks are looked at for one that costs much. */

@@ -62,6 +62,8 @@ export class Search {
   private readonly whims: Float64Array;
   private readonly position: Int32Array;
   private unplacedCount = 0;
+  /** The choices of the last snapshot. */
+  private copied: readonly Int32Array[];
   /** −1, or a task that fits nowhere even alone: a proof that no schedule exists. */
   readonly stuck: number;
 
@@ -73,6 +75,7 @@ export class Search {
     this.occupancy = new Occupancy(model);
     this.stuck = this.windows.propagateAll() ? tighten(model, this.windows, this.occupancy) : this.windows.failedAt >> 1;
     this.rootMark = this.windows.mark();
+    this.copied = this.occupancy.choices.map((choices) => choices.slice());
     this.trouble = new Float64Array(model.n).fill(1);
     this.refusals = new Float64Array(model.resourceCount);
     this.whims = new Float64Array(model.n).fill(1);
@@ -165,9 +168,9 @@ export class Search {
     let active = -1;
     let out = 0;
     let inCluster = 0;
-    if (this.unplacedCount === 0) return this.snapshot();
     this.partial = undefined;
     this.left = model.n + 1;
+    if (this.unplacedCount === 0) return this.snapshot(false);
     this.open(depth, this.pick(active, options.aims), options);
     for (;;) {
       const cursor = this.cursors[depth];
@@ -189,7 +192,7 @@ export class Search {
         if (active !== model.cluster[cursor.task]) inCluster = 0;
         active = model.cluster[cursor.task];
         if (this.unplacedCount === 0) {
-          if (out === 0) return this.snapshot();
+          if (out === 0) return this.snapshot(false);
           return this.giveUp(depth + 1, base, out);
         }
         depth++;
@@ -221,7 +224,7 @@ export class Search {
       this.addUnplaced(cursor.task);
       if (this.unplacedCount + out < this.left) {
         this.left = this.unplacedCount + out;
-        this.partial = this.snapshot();
+        this.partial = this.snapshot(true);
       }
       if (depth === 0 || deadEnds > options.deadEnds) return this.giveUp(depth, base, this.unplacedCount + out);
       depth--;
@@ -297,7 +300,14 @@ export class Search {
     return best;
   }
 
-  private snapshot(partial = this.unplacedCount > 0): Schedule {
+  /** Most tasks take what they took in the last copy: those share it. */
+  private copyOfChoices(): readonly Int32Array[] {
+    const { choices } = this.occupancy;
+    this.copied = this.copied.map((copy, i) => (sameChoices(copy, choices[i]) ? copy : choices[i].slice()));
+    return this.copied;
+  }
+
+  private snapshot(partial: boolean): Schedule {
     const { model, occupancy } = this;
     const starts = new Int32Array(model.n);
     const ends = new Int32Array(model.n);
@@ -308,7 +318,7 @@ export class Search {
     return {
       starts,
       ends,
-      choices: occupancy.choices.map((c) => c.slice()),
+      choices: this.copyOfChoices(),
       cost: partial ? Infinity : costOf(model, starts, ends),
     };
   }

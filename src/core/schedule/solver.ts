@@ -37,6 +37,9 @@ const REPAIRS = 120;
 const FIRST_REPAIRS = 30;
 /** Dead ends within one cluster after which a first dive leaves it to the repairs. */
 const PATIENCE = 12;
+/** Further passes over what a first dive left out, and the places tried and dead ends allowed in them. */
+const MORE_PASSES = 2;
+const CLOSER = 30;
 /** As long as a dive made the schedule better in the last so many steps, dives have most of the turns; then the search that learns. */
 const DIVES_PAY = 120;
 /** Steps between two turns of the search that learns on everything. */
@@ -232,7 +235,27 @@ export class Solver {
     // A day without room is taken from the other end, with repairs.
     if (aims && model.n <= LEARNING_MOST && search.left > ROOMY_LEFT * model.n)
       return this.diveAndRepair(budget, dive, state, spent, false);
-    return this.repair(search.partial!, search.left, dive === 0 ? FIRST_REPAIRS : REPAIRS, { budget, state, spent, aims });
+    let left = search.left;
+    let current = search.partial!;
+    const kept = new Uint8Array(model.n);
+    for (let pass = 0; aims && pass < MORE_PASSES && left > 0; pass++) {
+      // What a quick pass left out has a closer look at the room that is left, before anything is moved for it.
+      search.loosen(current, kept);
+      const found = search.dive({
+        deadEnds: model.n,
+        tries: CLOSER,
+        below: Infinity,
+        whim: 0,
+        patience: CLOSER,
+        aims: true,
+        wish: (task) => (isAimed(model, task) ? model.due[task] : wishes[model.cluster[task]]),
+      });
+      if (found) return found;
+      if (search.left >= left) break;
+      left = search.left;
+      current = search.partial!;
+    }
+    return this.repair(current, left, dive === 0 ? FIRST_REPAIRS : REPAIRS, { budget, state, spent, aims });
   }
 
   /**

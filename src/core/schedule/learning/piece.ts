@@ -152,6 +152,8 @@ function part(model: Model, tasks: readonly number[]): Model {
     neighbours: [],
     tiedAfter: [],
     tiedBefore: [],
+    takers: [],
+    anchored: new Uint8Array(0),
   };
 }
 
