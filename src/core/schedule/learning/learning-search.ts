@@ -35,6 +35,14 @@ export class LearningSearch {
   private readonly hasPhase: Uint8Array;
   /** Task whose start or end a variable is, −1 for choices, orders and sums. */
   private readonly owner: Int32Array;
+  // Starts, ends and choices of all tasks as rows, for the many times that the next one is picked.
+  private readonly startVar: Int32Array;
+  private readonly startPlus: Int32Array;
+  private readonly endVar: Int32Array;
+  private readonly endPlus: Int32Array;
+  private readonly choiceStart: Int32Array;
+  private readonly choiceVars: Int32Array;
+  private readonly goesLate: Uint8Array;
 
   constructor(
     private readonly model: Model,
@@ -48,6 +56,15 @@ export class LearningSearch {
     this.hasPhase = new Uint8Array(vars);
     this.owner = new Int32Array(vars).fill(-1);
     for (let i = 0; i < model.n; i++) this.owner[this.built.start[i].x] = this.owner[this.built.end[i].x] = i;
+    const { start, end, taken } = this.built;
+    this.startVar = Int32Array.from(start, (moment) => moment.x);
+    this.startPlus = Int32Array.from(start, (moment) => moment.plus);
+    this.endVar = Int32Array.from(end, (moment) => moment.x);
+    this.endPlus = Int32Array.from(end, (moment) => moment.plus);
+    this.goesLate = new Uint8Array(model.n);
+    this.choiceStart = new Int32Array(model.n + 1);
+    taken.forEach((uses, i) => (this.choiceStart[i + 1] = this.choiceStart[i] + uses.flat().length));
+    this.choiceVars = Int32Array.from(taken.flat(2));
   }
 
   /** True when it is proven that there is no schedule at all. */
@@ -65,6 +82,7 @@ export class LearningSearch {
     engine.backTo(0);
     if (!this.tidy()) return { kind: "none" };
     if (options.like) this.follow(options.like);
+    for (let i = 0; i < this.model.n; i++) this.goesLate[i] = options.late(i) ? 1 : 0;
     const target = options.target === undefined ? [] : objective.atMost(options.target);
     const kept = options.keep && options.like ? this.assumptions(options.like, options.keep) : [];
     const stopAt = engine.conflicts + options.conflicts;
@@ -121,9 +139,9 @@ export class LearningSearch {
         if (!engine.suppose(supposed[engine.level])) return { kind: "none" };
         continue;
       }
-      const x = this.pick(options, byActivity);
+      const x = this.pick(byActivity);
       if (x >= 0) {
-        this.branch(x, options);
+        this.branch(x);
         continue;
       }
       if (this.leavesNoRecovery()) {
@@ -173,35 +191,45 @@ export class LearningSearch {
       }
   }
 
-  private pick(options: LearningOptions, byActivity: boolean): number {
+  private pick(byActivity: boolean): number {
     const { engine } = this.built;
     if (byActivity && engine.conflicts > 0) return this.pickByActivity();
-    return this.pickByTime(options);
+    return this.pickByTime();
   }
 
   /** The open task whose turn it is: the earliest of those that go early, else the latest of those that go late. */
-  private pickByTime(options: LearningOptions): number {
-    const { engine, start, end, taken } = this.built;
+  private pickByTime(): number {
+    const { startVar, startPlus, endVar, endPlus, goesLate } = this;
+    const { lb } = this.built.engine;
+    const { n, horizon } = this.model;
     let best = -1;
     let bestKey = Infinity;
-    for (let i = 0; i < this.model.n; i++) {
-      const s = start[i].x;
-      const e = end[i].x;
-      const open = !engine.isFixed(s) || !engine.isFixed(e);
-      if (!open) {
-        for (const choice of taken[i]) for (const x of choice) if (!engine.isFixed(x)) return x;
+    for (let i = 0; i < n; i++) {
+      const s = 2 * startVar[i];
+      const e = 2 * endVar[i];
+      const startOpen = lb[s] + lb[s + 1] < 0;
+      if (!startOpen && lb[e] + lb[e + 1] === 0) {
+        const choice = this.openChoice(i);
+        if (choice >= 0) return choice;
         continue;
       }
-      const late = options.late(i);
-      const key = late
-        ? this.model.horizon - (engine.hi(e) + end[i].plus) + engine.hi(s) - engine.lo(s)
-        : engine.lo(s) + start[i].plus + 0.001 * engine.hi(s);
-      if (key < bestKey) {
-        bestKey = key;
-        best = late ? (engine.isFixed(e) ? s : e) : engine.isFixed(s) ? e : s;
-      }
+      const key = goesLate[i] ? horizon + lb[e + 1] - endPlus[i] - lb[s + 1] - lb[s] : lb[s] + startPlus[i] - 0.001 * lb[s + 1];
+      if (key >= bestKey) continue;
+      bestKey = key;
+      // What goes late is fixed at its end first.
+      if (goesLate[i]) best = lb[e] + lb[e + 1] === 0 ? startVar[i] : endVar[i];
+      else best = startOpen ? startVar[i] : endVar[i];
     }
     return best >= 0 ? best : this.pickByActivity();
+  }
+
+  /** A use of a task that has not taken anything for certain yet, as a variable; −1: all have. */
+  private openChoice(i: number): number {
+    const { lb } = this.built.engine;
+    const { choiceStart, choiceVars } = this;
+    for (let k = choiceStart[i]; k < choiceStart[i + 1]; k++)
+      if (lb[2 * choiceVars[k]] + lb[2 * choiceVars[k] + 1] < 0) return choiceVars[k];
+    return -1;
   }
 
   /** The open variable that had a part in most of the recent dead ends; −1 when all are settled. */
@@ -218,12 +246,12 @@ export class LearningSearch {
     return best;
   }
 
-  private branch(x: number, options: LearningOptions): void {
+  private branch(x: number): void {
     const { engine } = this.built;
     const lo = engine.lo(x);
     const hi = engine.hi(x);
     const task = this.owner[x];
-    const wanted = this.hasPhase[x] ? this.phase[x] : task >= 0 && options.late(task) ? hi : lo;
+    const wanted = this.hasPhase[x] ? this.phase[x] : task >= 0 && this.goesLate[task] ? hi : lo;
     if (wanted <= lo) engine.decide(2 * x + 1, -lo);
     else engine.decide(2 * x, Math.min(hi, wanted));
   }
