@@ -28,13 +28,12 @@ export class Cursor {
   private inner = 0;
   private innerEnd = -1;
   private stride = 1;
-  /** Moments at which the other end's parts could have their units, in the order of growing stretch; filled when first needed. */
-  private moments = new Int32Array(0);
-  private momentCount = -1;
-  /** Where the other end is free of parts and ties every minute is such a moment, and none need be written down. */
-  private everyMoment = false;
-  private momentLow = 0;
-  private momentHigh = 0;
+  /** The first moment that the other end is tried at, at the present anchor. */
+  private nearest = 0;
+  /** Of each minute of the other end's window: 0 not looked at yet, 1 its parts and ties could have their units there, 2 not. */
+  private known = new Uint8Array(0);
+  private knownFrom = 0;
+  private knowsAny = false;
   /** From a wished minute, so many earlier places are tried for each later one. */
   private bias = 1;
   private downs = 0;
@@ -50,7 +49,7 @@ export class Cursor {
     this.task = task;
     this.handed = 0;
     this.stride = 1;
-    this.momentCount = -1;
+    this.knowsAny = false;
     this.wishEarly = wish === "early";
     this.downs = 0;
     this.bias = 1;
@@ -176,7 +175,6 @@ export class Cursor {
       this.innerEnd = -1;
       return;
     }
-    if (this.momentCount < 0) this.findMoments(lo[node], hi[node]);
     // How far the task may be stretched here, as a range of moments.
     const near = this.wishEarly
       ? Math.max(lo[node], this.anchor + model.least[task])
@@ -184,56 +182,34 @@ export class Cursor {
     const far = this.wishEarly
       ? Math.min(hi[node], this.anchor + model.most[task])
       : Math.max(lo[node], this.anchor - model.most[task]);
-    this.inner = this.firstMoment(near);
-    this.innerEnd = this.firstMoment(this.wishEarly ? far + 1 : far - 1) - 1;
-    if (this.inner > this.innerEnd) this.innerEnd = -1;
+    this.nearest = near;
+    this.innerEnd = this.wishEarly ? far - near : near - far;
+    if (this.innerEnd < 0) this.innerEnd = -1;
   }
 
-  private findMoments(low: number, high: number): void {
-    const { task, occupancy, wishEarly } = this;
-    this.momentLow = low;
-    this.momentHigh = high;
-    this.everyMoment = this.model.anchored[2 * task + (wishEarly ? 1 : 0)] === 0;
-    if (this.everyMoment) {
-      this.momentCount = high - low + 1;
-      return;
+  /** Whether parts and ties at the other end could have their units at this moment. */
+  private willDo(moment: number): boolean {
+    const { task, model, occupancy, wishEarly } = this;
+    const node = 2 * task + (wishEarly ? 1 : 0);
+    if (model.anchored[node] === 0) return true;
+    if (!this.knowsAny) {
+      this.knowsAny = true;
+      this.knownFrom = this.windows.lo[node];
+      const minutes = this.windows.hi[node] - this.knownFrom + 1;
+      if (this.known.length < minutes) this.known = new Uint8Array(minutes);
+      else this.known.fill(0, 0, minutes);
     }
-    if (this.moments.length <= high - low) this.moments = new Int32Array(high - low + 1);
-    const { moments } = this;
-    let count = 0;
-    for (let k = 0; k <= high - low; k++) {
-      const moment = wishEarly ? low + k : high - k;
-      if (occupancy.canAnchor(task, moment, wishEarly) && this.meetsTies(moment, wishEarly)) moments[count++] = moment;
-    }
-    this.momentCount = count;
-  }
-
-  private moment(k: number): number {
-    if (!this.everyMoment) return this.moments[k];
-    return this.wishEarly ? this.momentLow + k : this.momentHigh - k;
-  }
-
-  /** Position of the first moment that is at `value` or beyond it, in the list's direction. */
-  private firstMoment(value: number): number {
-    if (this.everyMoment) {
-      const k = this.wishEarly ? value - this.momentLow : this.momentHigh - value;
-      return Math.max(0, Math.min(this.momentCount, k));
-    }
-    let a = 0;
-    let b = this.momentCount;
-    while (a < b) {
-      const middle = (a + b) >> 1;
-      const before = this.wishEarly ? this.moments[middle] < value : this.moments[middle] > value;
-      if (before) a = middle + 1;
-      else b = middle;
-    }
-    return a;
+    const k = moment - this.knownFrom;
+    if (this.known[k] === 0)
+      this.known[k] = occupancy.canAnchor(task, moment, wishEarly) && this.meetsTies(moment, wishEarly) ? 1 : 2;
+    return this.known[k] === 1;
   }
 
   private nextStretch(): boolean {
     const { task, anchor, occupancy } = this;
     while (this.inner <= this.innerEnd) {
-      const moment = this.moment(this.inner++);
+      const moment = this.wishEarly ? this.nearest + this.inner++ : this.nearest - this.inner++;
+      if (!this.willDo(moment)) continue;
       const start = this.wishEarly ? anchor : moment;
       const end = this.wishEarly ? moment : anchor;
       if (this.take(start, end, -1)) return true;

@@ -57,7 +57,7 @@ const SHOP_MOVES = 1000;
 /** A first dive that leaves out no more than this share says that the day has room. */
 const ROOMY_LEFT = 0.2;
 /** Dead ends that the search that learns may have in its first turn at a first schedule. */
-const FIRST_CONFLICTS = 150;
+const FIRST_CONFLICTS = 400;
 
 interface Repairing {
   readonly budget: Budget;
