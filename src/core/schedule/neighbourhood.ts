@@ -42,7 +42,8 @@ export function freeSome(model: Model, current: Schedule, freed: Uint8Array, siz
     freed.fill(1);
     return;
   }
-  const seed = chance.below(4) > 0 ? chance.below(n) : costly(model, current, chance);
+  const dear = chance.below(4) === 0;
+  const seed = dear ? costly(model, current, chance) : chance.below(n);
   let count = 0;
   const free = (i: number) => {
     if (!freed[i]) {
@@ -51,6 +52,27 @@ export function freeSome(model: Model, current: Schedule, freed: Uint8Array, siz
     }
   };
   free(seed);
+  /** Spreads along the links, from what is freed already. */
+  const spread = (most: number) => {
+    const queue = Array.from({ length: n }, (_, i) => i).filter((i) => freed[i]);
+    for (let k = 0; k < queue.length && count < most; k++)
+      for (const next of model.neighbours[queue[k]])
+        if (count < most && !freed[next]) {
+          free(next);
+          queue.push(next);
+        }
+  };
+  if (dear && Math.abs(current.ends[seed] - model.due[seed]) > ASTRAY && chance.below(2) === 0) {
+    // What is far from its due time needs room there, not where it is.
+    spread(size >> 1);
+    const wanted = takersOf(
+      model,
+      model.uses.flatMap((uses, i) => (freed[i] ? uses : [])),
+    );
+    const near = nearest(current.starts, model.due[seed] - model.least[seed], (i) => wanted[i] === 1);
+    for (let k = 0; k < near.length && count < size; k++) free(near[k]);
+    return;
+  }
   const kind = chance.below(4);
   if (kind === 0) {
     const near = nearest(current.starts, current.starts[seed], () => true);
@@ -63,15 +85,7 @@ export function freeSome(model: Model, current: Schedule, freed: Uint8Array, siz
     const near = nearest(current.starts, current.starts[seed], (i) => wanted[i] === 1);
     for (let k = 0; k < near.length && count < size; k++) free(near[k]);
   }
-  // Spread along the links, from what is freed already.
-  const queue = Array.from({ length: n }, (_, i) => i).filter((i) => freed[i]);
-  const target = kind === 1 ? Math.min(n, size + 6) : size;
-  for (let k = 0; k < queue.length && count < target; k++)
-    for (const next of model.neighbours[queue[k]])
-      if (count < target && !freed[next]) {
-        free(next);
-        queue.push(next);
-      }
+  spread(kind === 1 ? Math.min(n, size + 6) : size);
 }
 
 /** Tasks by the distance of their start from a minute, the nearest first. */
@@ -95,15 +109,18 @@ function takersOf(model: Model, uses: readonly ModelUse[]): Uint8Array {
   return takes;
 }
 
-/** How many tasks are looked at for one that costs much. */
+/** How many tasks are looked at for one that costs much: so many, or as often one in so many. */
 const DRAWN = 8;
+/** Minutes from its due time at which a task is looked for a place there. */
+const ASTRAY = 60;
 
 /** Of some tasks drawn by chance the one that costs the most where it stands. */
 function costly(model: Model, { starts, ends }: Schedule, chance: Chance): number {
   const { due, early, late, stretch, least } = model;
+  const drawn = chance.below(2) === 0 ? DRAWN : Math.max(DRAWN, model.n >> 3);
   let pick = chance.below(model.n);
   let most = 0;
-  for (let k = 0; k < DRAWN; k++) {
+  for (let k = 0; k < drawn; k++) {
     const i = chance.below(model.n);
     const off = ends[i] < due[i] ? early[i] * (due[i] - ends[i]) : ends[i] > due[i] ? late[i] * (ends[i] - due[i]) : 0;
     const cost = off + stretch[i] * (ends[i] - starts[i] - least[i]);

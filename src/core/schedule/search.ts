@@ -62,6 +62,14 @@ export class Search {
   private readonly whims: Float64Array;
   private readonly position: Int32Array;
   private unplacedCount = 0;
+  /** The tasks that the present dive is to place, and what all others cost, begin and end at. */
+  private readonly inPlay: Int32Array;
+  private inPlayCount = 0;
+  private restCost = 0;
+  private restFirst = 0;
+  private restLast = 0;
+  private first = 0;
+  private last = 0;
   /** The choices of the last snapshot. */
   private copied: readonly Int32Array[];
   /** −1, or a task that fits nowhere even alone: a proof that no schedule exists. */
@@ -84,6 +92,8 @@ export class Search {
     this.marks = new Int32Array(model.n + 1);
     this.unplaced = new Int32Array(model.n);
     this.position = new Int32Array(model.n);
+    this.inPlay = new Int32Array(model.n);
+    this.setInPlay();
   }
 
   /** Everything unplaced, windows as at the root. */
@@ -133,30 +143,46 @@ export class Search {
 
   /** Lower bound of the cost of any schedule inside the present windows. */
   costBound(): number {
+    this.first = this.restFirst;
+    this.last = this.restLast;
+    let cost = this.restCost;
+    for (let k = 0; k < this.inPlayCount; k++) cost += this.leastCost(this.inPlay[k]);
+    const { n, makespan, span } = this.model;
+    return n === 0 ? 0 : cost + makespan * this.last + span * Math.max(0, this.last - this.first);
+  }
+
+  /** What a task costs at the least inside its windows; counts it into the first start and the last end. */
+  private leastCost(i: number): number {
     const { lo, hi } = this.windows;
-    const { n, due, early, late, stretch, least, makespan, span } = this.model;
-    let cost = 0;
-    let last = 0;
-    let first = this.model.horizon;
-    for (let i = 0; i < n; i++) {
-      const s = 2 * i;
-      const e = s + 1;
-      if (hi[e] < due[i]) cost += early[i] * (due[i] - hi[e]);
-      else if (lo[e] > due[i]) cost += late[i] * (lo[e] - due[i]);
-      if (stretch[i] > 0) {
-        const over = lo[e] - hi[s] - least[i];
-        if (over > 0) cost += stretch[i] * over;
-      }
-      if (lo[e] > last) last = lo[e];
-      if (hi[s] < first) first = hi[s];
-    }
-    return n === 0 ? 0 : cost + makespan * last + span * Math.max(0, last - first);
+    const { due, early, late, stretch, least } = this.model;
+    const s = 2 * i;
+    const e = s + 1;
+    if (lo[e] > this.last) this.last = lo[e];
+    if (hi[s] < this.first) this.first = hi[s];
+    const over = stretch[i] > 0 ? Math.max(0, lo[e] - hi[s] - least[i]) : 0;
+    const off = hi[e] < due[i] ? early[i] * (due[i] - hi[e]) : lo[e] > due[i] ? late[i] * (lo[e] - due[i]) : 0;
+    return off + stretch[i] * over;
+  }
+
+  /** Of what is placed only the sum is kept: its windows do not change until the next dive. */
+  private setInPlay(): void {
+    const { model, occupancy } = this;
+    this.inPlayCount = 0;
+    this.restCost = 0;
+    this.first = model.horizon;
+    this.last = 0;
+    for (let i = 0; i < model.n; i++)
+      if (occupancy.isPlaced(i)) this.restCost += this.leastCost(i);
+      else this.inPlay[this.inPlayCount++] = i;
+    this.restFirst = this.first;
+    this.restLast = this.last;
   }
 
   /** Places every task that is not placed yet. On success the schedule is left in place and returned. */
   dive(options: DiveOptions): Schedule | undefined {
     const { model, occupancy, windows } = this;
     this.unplacedCount = 0;
+    this.setInPlay();
     for (let i = 0; i < model.n; i++) {
       if (occupancy.isPlaced(i)) continue;
       this.addUnplaced(i);

@@ -50,6 +50,8 @@ const NEAR = { conflicts: 60, least: 10, more: 50 } as const;
 const REACH = [30, 90, 240, 1000] as const;
 /** Schedules that cost up to this factor of the best get their best times before they are judged. */
 const WORTH_TIMING = 1.03;
+/** On a large day only what is so near to a change gets new times, min: what is further off has the best already. */
+const NEAR_CHANGE = 90;
 /** Shifts after which the search for the best times ends. */
 const MOST_SHIFTS = 500;
 /** Moves of the job-shop's search in one step of improvement. */
@@ -325,10 +327,8 @@ export class Solver {
     const { model, chance } = this;
     if (!this.best) return;
     const whole = model.n <= WHOLE_MOST;
-    // On a large day dives gain more a second, for as long as they gain; times are set right now and then.
+    // On a large day dives gain more a second, for as long as they gain.
     const learnsEvery = model.n <= PROVING_MOST ? 4 : Infinity;
-    const timesEvery = Math.ceil(model.n / 400);
-    let untimed = 0;
     const freed = new Uint8Array(model.n);
     let current = this.shop ? this.best : this.timed(this.best);
     if (current !== this.best) {
@@ -359,8 +359,8 @@ export class Solver {
           ? this.learnWhole(Math.floor(iteration / WHOLE_EVERY), spent)
           : this.learnNear(freed, spent)
         : this.diveAnew(current, freed, size, leeway);
-      if (found && (found.cost < this.best.cost * WORTH_TIMING || found.cost < current.cost) && ++untimed % timesEvery === 0)
-        found = this.timed(found);
+      if (found && (found.cost < this.best.cost * WORTH_TIMING || found.cost < current.cost))
+        found = this.timed(found, model.n > PROVING_MOST ? current : undefined);
       if (found && found.cost < current.cost + leeway) {
         current = found;
         if (found.cost < this.best.cost - EQUAL) {
@@ -376,9 +376,24 @@ export class Solver {
     }
   }
 
-  /** The same order and choices at their cheapest times. */
-  private timed(schedule: Schedule): Schedule {
-    return retime(this.model, this.ordersOf(), schedule, MOST_SHIFTS);
+  /** The same order and choices at their cheapest times; where a schedule is given, only near what differs from it. */
+  private timed(schedule: Schedule, from?: Schedule): Schedule {
+    return retime(this.model, this.ordersOf(), schedule, MOST_SHIFTS, from && this.farFrom(schedule, from));
+  }
+
+  /** 1 for each task that is further than `NEAR_CHANGE` from all minutes in which two schedules differ. */
+  private farFrom(schedule: Schedule, from: Schedule): Uint8Array {
+    const { n, horizon } = this.model;
+    const near = new Uint8Array(horizon + 1);
+    const mark = (a: number, b: number) =>
+      near.fill(1, Math.max(0, Math.min(a, b) - NEAR_CHANGE), Math.max(a, b) + NEAR_CHANGE + 1);
+    for (let i = 0; i < n; i++) {
+      if (schedule.starts[i] !== from.starts[i]) mark(schedule.starts[i], from.starts[i]);
+      if (schedule.ends[i] !== from.ends[i]) mark(schedule.ends[i], from.ends[i]);
+    }
+    const far = new Uint8Array(n);
+    for (let i = 0; i < n; i++) far[i] = near[schedule.starts[i]] || near[schedule.ends[i]] ? 0 : 1;
+    return far;
   }
 
   private ordersOf(): Orders {

@@ -56,17 +56,23 @@ function addPair(engine: Engine, chamber: Chamber, a: Load, b: Load, arc: AddArc
     if (a.use.setting !== b.use.setting || a.use.amount + b.use.amount > chamber.slots) engine.addClause(unless);
     return;
   }
+  // What the windows keep apart by themselves need not be said.
+  const follows = (later: Moment, earlier: Moment, minutes: number) =>
+    engine.lo(later.x) + later.plus >= engine.hi(earlier.x) + earlier.plus + minutes;
   /** A 0/1 variable as a switch. */
   const flag = () => 2 * engine.newVar(0, 1);
   const oneOf = (...switches: number[]) => engine.addClause([...unless, ...switches.flatMap((s) => [s, 1])]);
   const apart = a.use.setting !== b.use.setting || a.use.amount + b.use.amount > chamber.slots;
   if (apart) {
     const change = (from: ModelUse, to: ModelUse) => Math.max(chamber.recovery, changeover(chamber, from.setting, to.setting));
-    const [first, second] = [flag(), flag()];
-    oneOf(first, second);
-    engine.addClause([first ^ 1, 0, second ^ 1, 0]);
-    arc(a.end, b.start, change(a.use, b.use), first);
-    arc(b.end, a.start, change(b.use, a.use), second);
+    const [ab, ba] = [change(a.use, b.use), change(b.use, a.use)];
+    if (!follows(b.start, a.end, ab) && !follows(a.start, b.end, ba)) {
+      const [first, second] = [flag(), flag()];
+      oneOf(first, second);
+      engine.addClause([first ^ 1, 0, second ^ 1, 0]);
+      arc(a.end, b.start, ab, first);
+      arc(b.end, a.start, ba, second);
+    }
   } else {
     for (const [sealed, other] of [
       [a, b],
@@ -75,6 +81,7 @@ function addPair(engine: Engine, chamber: Chamber, a: Load, b: Load, arc: AddArc
       const { sealed: minutes } = sealed.use;
       if (minutes < 2) continue;
       for (const moment of [other.start, other.end]) {
+        if (follows(sealed.start, moment, 0) || follows(moment, sealed.start, minutes)) continue;
         const [before, after] = [flag(), flag()];
         oneOf(before, after);
         arc(moment, sealed.start, 0, before);
@@ -84,6 +91,7 @@ function addPair(engine: Engine, chamber: Chamber, a: Load, b: Load, arc: AddArc
   }
   if (chamber.ranked && a.use.rank !== b.use.rank) {
     const [low, high] = a.use.rank < b.use.rank ? [a, b] : [b, a];
+    if (follows(high.start, low.start, 0)) return;
     const ordered = unless.length > 0 ? flag() : -1;
     if (ordered >= 0) oneOf(ordered);
     arc(low.start, high.start, 0, ordered);

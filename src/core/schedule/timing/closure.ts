@@ -58,7 +58,8 @@ export class Closure {
     for (let a = 0; a < from.length; a++) tight[a] = at[to[a]] - at[from[a]] === weight[a] ? 1 : 0;
     for (let v = 0; v < nodes; v++) {
       const blocked = later ? at[v] >= hi[v] : at[v] <= lo[v];
-      excess[v] = Math.max(0, gain[v]);
+      // What cannot move helps nothing else to move.
+      excess[v] = blocked ? 0 : Math.max(0, gain[v]);
       lack[v] = blocked ? Infinity : Math.max(0, -gain[v]);
     }
     while (this.setLevels()) {

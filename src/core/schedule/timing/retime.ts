@@ -2,6 +2,7 @@ import type { Model } from "../model";
 import { costOf, type Guess, type Schedule } from "../search";
 import { Closure } from "./closure";
 import { leastTimes } from "./least-times";
+import { nearOf, type Near } from "./near";
 import type { Order, Orders } from "./order";
 
 const EPS = 1e-9;
@@ -9,10 +10,23 @@ const EPS = 1e-9;
 /**
  * The cheapest times for what a schedule has decided (order, choices, hours).
  * @param most moves after which it ends with what it has
+ * @param still 1 for each task that stays where it is; without it all may move
  * @returns the same schedule where its times are the best already
  */
-export function retime(model: Model, orders: Orders, schedule: Schedule, most: number): Schedule {
-  const found = settle(model, orders.of(schedule), timesOf(model, schedule), schedule.choices, most);
+export function retime(model: Model, orders: Orders, schedule: Schedule, most: number, still?: Uint8Array): Schedule {
+  const order = orders.of(schedule);
+  const at = timesOf(model, schedule);
+  if (still) {
+    // The first start and the last end of all may always move.
+    const near = nearOf(
+      order,
+      at,
+      Uint8Array.from({ length: order.nodes }, (_, node) => (node < 2 * model.n ? still[node >> 1] : 0)),
+    );
+    settle(model, near, most);
+    near.names.forEach((node, k) => (at[node] = near.at[k]));
+  } else settle(model, whole(order, at), most);
+  const found = scheduleAt(model, at, schedule.choices);
   return found.cost < schedule.cost - EPS ? found : schedule;
 }
 
@@ -25,46 +39,48 @@ export function sameOrder(model: Model, orders: Orders, schedule: Guess, most: n
   const was = timesOf(model, schedule);
   const { lo } = order;
   // What can stay where it was stays; only where that is too late for something everything is moved up first.
-  const at = leastTimes(
-    order,
-    was.map((value, node) => (node === 2 * model.n ? lo[node] : Math.max(value, lo[node]))),
-  );
-  const found = at ?? leastTimes(order, lo);
-  return found && settle(model, order, found, schedule.choices, most);
+  const at =
+    leastTimes(
+      order,
+      was.map((value, node) => (node === 2 * model.n ? lo[node] : Math.max(value, lo[node]))),
+    ) ?? leastTimes(order, lo);
+  if (!at) return undefined;
+  settle(model, whole(order, at), most);
+  return scheduleAt(model, at, schedule.choices);
+}
+
+const whole = (order: Order, at: Int32Array): Near => ({ order, at, names: Int32Array.from(at, (_, node) => node) });
+
+function scheduleAt(model: Model, at: Int32Array, choices: Schedule["choices"]): Schedule {
+  const starts = Int32Array.from({ length: model.n }, (_, i) => at[2 * i]);
+  const ends = Int32Array.from({ length: model.n }, (_, i) => at[2 * i + 1]);
+  return { starts, ends, choices, cost: costOf(model, starts, ends) };
 }
 
 /**
  * As long as some set of starts and ends costs less when all of it moves by a minute, the best such set moves as far as
- * that pays. Every cost of the format is convex, so that where no set gains by moving later and none by moving earlier,
- * no times in this order are cheaper.
- * @param at times that keep the order; taken over and moved
+ * that pays; the times are moved in place. Every cost of the format is convex, so that where no set gains by moving later
+ * and none by moving earlier, no times in this order are cheaper.
  */
-function settle(model: Model, order: Order, at: Int32Array, choices: Schedule["choices"], most: number): Schedule {
-  const { n } = model;
+function settle(model: Model, { order, names, at }: Near, most: number): void {
   const closure = new Closure(order);
   const gain = new Float64Array(order.nodes);
   const inside = new Uint8Array(order.nodes);
   let idle = 0;
   for (let move = 0; move < most && idle < 2; move++) {
     const later = move % 2 === 0;
-    setGains(model, at, gain, later);
+    for (let v = 0; v < order.nodes; v++) gain[v] = gainOf(model, names[v], at[v], later);
     idle++;
     for (const members of closure.best(at, gain, later)) {
-      inside.fill(0);
       for (const v of members) inside[v] = 1;
-      const far = Math.min(pays(model, order, at, members, later), closure.room(at, members, inside, later));
+      const room = Math.min(closure.room(at, members, inside, later), boundsOf(order, at, members, later));
+      for (const v of members) inside[v] = 0;
+      const far = members.reduce((least, v) => Math.min(least, toDue(model, names[v], at[v], later)), room);
       if (far <= 0) continue;
       for (const v of members) at[v] += later ? far : -far;
       idle = 0;
     }
   }
-  const starts = new Int32Array(n);
-  const ends = new Int32Array(n);
-  for (let i = 0; i < n; i++) {
-    starts[i] = at[2 * i];
-    ends[i] = at[2 * i + 1];
-  }
-  return { starts, ends, choices, cost: costOf(model, starts, ends) };
 }
 
 /** Values of the nodes: starts and ends, then the first start and the last end. */
@@ -81,29 +97,28 @@ function timesOf(model: Model, { starts, ends }: Guess): Int32Array {
   return at;
 }
 
-/** What each node gains by a minute later (earlier). */
-function setGains(model: Model, at: Int32Array, gain: Float64Array, later: boolean): void {
+/** What a node gains by a minute later (earlier). */
+function gainOf(model: Model, node: number, at: number, later: boolean): number {
   const { n, due, early, late, stretch, makespan, span } = model;
   const sign = later ? 1 : -1;
-  for (let i = 0; i < n; i++) {
-    const end = at[2 * i + 1];
-    // Without a due time (NaN) both comparisons are false, and both rates are 0.
-    const before = later ? end < due[i] : end <= due[i];
-    gain[2 * i + 1] = sign * ((before ? early[i] : -late[i]) - stretch[i]);
-    gain[2 * i] = sign * stretch[i];
-  }
-  gain[2 * n] = sign * span;
-  gain[2 * n + 1] = -sign * (span + makespan);
+  const i = node >> 1;
+  if (i === n) return node === 2 * n ? sign * span : -sign * (span + makespan);
+  if (node % 2 === 0) return sign * stretch[i];
+  // Without a due time (NaN) both comparisons are false, and both rates are 0.
+  const before = later ? at < due[i] : at <= due[i];
+  return sign * ((before ? early[i] : -late[i]) - stretch[i]);
 }
 
-/** Minutes that a set may move inside its bounds with the gain that it has now: as far as the nearest due time. */
-function pays(model: Model, { lo, hi }: Order, at: Int32Array, members: readonly number[], later: boolean): number {
+/** Minutes to the due time, where the gain changes; none where it is passed or not this way. */
+function toDue(model: Model, node: number, at: number, later: boolean): number {
+  if (node % 2 === 0 || node > 2 * model.n) return Infinity;
+  const minutes = later ? model.due[node >> 1] - at : at - model.due[node >> 1];
+  return minutes > 0 ? minutes : Infinity;
+}
+
+/** Minutes that a set may move inside the bounds of its members. */
+function boundsOf({ lo, hi }: Order, at: Int32Array, members: readonly number[], later: boolean): number {
   let far = Infinity;
-  for (const v of members) {
-    far = Math.min(far, later ? hi[v] - at[v] : at[v] - lo[v]);
-    if (v % 2 === 0 || v > 2 * model.n) continue;
-    const toDue = later ? model.due[v >> 1] - at[v] : at[v] - model.due[v >> 1];
-    if (toDue > 0) far = Math.min(far, toDue);
-  }
+  for (const v of members) far = Math.min(far, later ? hi[v] - at[v] : at[v] - lo[v]);
   return far;
 }
