@@ -42,7 +42,7 @@ export function freeSome(model: Model, current: Schedule, freed: Uint8Array, siz
     freed.fill(1);
     return;
   }
-  const dear = chance.below(4) === 0;
+  const dear = chance.below(2) === 0;
   const seed = dear ? costly(model, current, chance) : chance.below(n);
   let count = 0;
   const free = (i: number) => {
@@ -109,7 +109,7 @@ function takersOf(model: Model, uses: readonly ModelUse[]): Uint8Array {
   return takes;
 }
 
-/** How many tasks are looked at for one that costs much: so many, or as often one in so many. */
+/** How many tasks are looked at for one that costs much: so many, or as often a quarter of all. */
 const DRAWN = 8;
 /** Minutes from its due time at which a task is looked for a place there. */
 const ASTRAY = 60;
@@ -117,7 +117,7 @@ const ASTRAY = 60;
 /** Of some tasks drawn by chance the one that costs the most where it stands. */
 function costly(model: Model, { starts, ends }: Schedule, chance: Chance): number {
   const { due, early, late, stretch, least } = model;
-  const drawn = chance.below(2) === 0 ? DRAWN : Math.max(DRAWN, model.n >> 3);
+  const drawn = chance.below(2) === 0 ? DRAWN : Math.max(DRAWN, model.n >> 2);
   let pick = chance.below(model.n);
   let most = 0;
   for (let k = 0; k < drawn; k++) {

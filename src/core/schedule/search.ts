@@ -1,5 +1,6 @@
 import type { Chance } from "../shared/random";
 import { Cursor, type Wish } from "./cursor";
+import { leastSpan } from "./energy";
 import type { Model } from "./model";
 import { Occupancy } from "./occupancy";
 import { tighten } from "./tighten";
@@ -65,6 +66,9 @@ export class Search {
   /** The tasks that the present dive is to place, and what all others cost, begin and end at. */
   private readonly inPlay: Int32Array;
   private inPlayCount = 0;
+  /** Minutes from the first start to the last end, and the first start, at the least. */
+  readonly leastSpan: number;
+  readonly firstStart: number;
   private restCost = 0;
   private restFirst = 0;
   private restLast = 0;
@@ -93,6 +97,9 @@ export class Search {
     this.unplaced = new Int32Array(model.n);
     this.position = new Int32Array(model.n);
     this.inPlay = new Int32Array(model.n);
+    this.leastSpan = leastSpan(model);
+    this.firstStart = model.horizon;
+    for (let i = 0; i < model.n; i++) this.firstStart = Math.min(this.firstStart, this.windows.lo[2 * i]);
     this.setInPlay();
   }
 
@@ -148,7 +155,12 @@ export class Search {
     let cost = this.restCost;
     for (let k = 0; k < this.inPlayCount; k++) cost += this.leastCost(this.inPlay[k]);
     const { n, makespan, span } = this.model;
-    return n === 0 ? 0 : cost + makespan * this.last + span * Math.max(0, this.last - this.first);
+    if (n === 0) return 0;
+    return (
+      cost +
+      makespan * Math.max(this.last, this.firstStart + this.leastSpan) +
+      span * Math.max(this.leastSpan, this.last - this.first)
+    );
   }
 
   /** What a task costs at the least inside its windows; counts it into the first start and the last end. */

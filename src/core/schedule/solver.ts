@@ -9,6 +9,7 @@ import { costOf, Search, type Guess, type Schedule } from "./search";
 import type { Solution } from "./solution";
 import { shopBound, shopOf, type Shop } from "./jobshop/shop";
 import { pieceOf } from "./learning/piece";
+import { Shares } from "./learning/shares";
 import { Orders } from "./timing/order";
 import { retime, sameOrder } from "./timing/retime";
 import { ShopTabu } from "./jobshop/tabu";
@@ -42,6 +43,12 @@ const MORE_PASSES = 2;
 const CLOSER = 30;
 /** As long as a dive made the schedule better in the last so many steps, dives have most of the turns; then the search that learns. */
 const DIVES_PAY = 120;
+/** Tasks in each share for the bound at first; twice as many when those are settled, and so on. */
+const FIRST_SHARE = 40;
+/** Looks at shares in one step. */
+const LOOKS = 8;
+/** Up to this many tasks the search on everything has its full measure of dead ends; beyond, each costs more and it has fewer. */
+const WHOLE_EASY = 80;
 /** Steps between two turns of the search that learns on everything. */
 const WHOLE_EVERY = 50;
 /** Dead ends that the search that learns may have on a neighbourhood, and the sizes of these. */
@@ -93,6 +100,9 @@ export class Solver {
   private readonly shop: Shop | undefined;
   private tabu: ShopTabu | undefined;
   private orders: Orders | undefined;
+  private shares: Shares | undefined;
+  private shareMost = FIRST_SHARE / 2;
+  private sharesBound = 0;
 
   constructor(
     private readonly problem: Problem,
@@ -120,7 +130,7 @@ export class Solver {
 
   /** Cost that no schedule goes below. */
   get bound(): number {
-    return Math.max(this.floor, this.made?.bound ?? 0);
+    return Math.max(this.floor, this.sharesBound, this.made?.bound ?? 0);
   }
 
   /** Why there is no schedule, or none was found. */
@@ -350,13 +360,15 @@ export class Solver {
         better();
         continue;
       }
-      const proves = model.n <= PROVING_MOST && iteration % WHOLE_EVERY === WHOLE_EVERY - 1;
+      const turn = Math.floor(iteration / WHOLE_EVERY);
+      const proves = iteration % WHOLE_EVERY === WHOLE_EVERY - 1;
+      if (proves && !whole && (model.n > PROVING_MOST || turn % 2 === 0) && this.raiseBound(spent)) continue;
       const learns =
-        proves ||
+        (proves && model.n <= PROVING_MOST) ||
         (!whole && (iteration - divesGained < DIVES_PAY ? iteration % learnsEvery === learnsEvery - 1 : iteration % 4 !== 0));
       let found = learns
-        ? proves
-          ? this.learnWhole(Math.floor(iteration / WHOLE_EVERY), spent)
+        ? proves && model.n <= PROVING_MOST
+          ? this.learnWhole(turn, spent)
           : this.learnNear(freed, spent)
         : this.diveAnew(current, freed, size, leeway);
       if (found && (found.cost < this.best.cost * WORTH_TIMING || found.cost < current.cost))
@@ -472,14 +484,29 @@ export class Solver {
    * it fails.
    */
   private learnWhole(turn: number, spent: () => boolean): Schedule | undefined {
-    const { learning } = this;
+    const { learning, model } = this;
     const best = this.best!;
     if (!learning) return undefined;
     const gap = best.cost - this.bound;
     const target = Math.min(best.cost - CHEAPER, best.cost - [0.3, 0.03, 0][turn % 3] * gap);
-    const conflicts = 400 + 100 * turn;
+    const conflicts = (400 + 100 * turn) * Math.min(1, WHOLE_EASY / model.n);
     const outcome = learning.run({ target, conflicts, spent, like: best, late: (task) => this.late[task] === 1 });
     return outcome.kind === "found" ? outcome.schedule : undefined;
+  }
+
+  /** A few looks at the shares of the day, for the bound; false where nothing is left to be gained by that. */
+  private raiseBound(spent: () => boolean): boolean {
+    const { model, search } = this;
+    if (!this.shares || this.shares.done) {
+      if (2 * this.shareMost >= model.n) return false;
+      this.shareMost *= 2;
+      const { low, high } = this.ordersOf();
+      const ends = model.span * search.leastSpan + model.makespan * (search.firstStart + search.leastSpan);
+      this.shares = new Shares(model, low, high, this.best!, this.shareMost, ends, this.chance, (task) => this.late[task] === 1);
+    }
+    for (let look = 0; look < LOOKS && !spent(); look++) this.shares.step(spent);
+    this.sharesBound = Math.max(this.sharesBound, this.shares.bound);
+    return true;
   }
 
   /** A neighbourhood of the current schedule is freed and placed anew; undefined where that comes out no better. */

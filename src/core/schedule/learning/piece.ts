@@ -131,7 +131,7 @@ export function pieceOf(
 }
 
 /** The parent's arrays for these tasks only; what the learning search does not read is left empty. */
-function part(model: Model, tasks: readonly number[]): Model {
+export function part(model: Model, tasks: readonly number[]): Model {
   const pick = <T>(of: readonly T[]): T[] => tasks.map((i) => of[i]);
   const whole = (of: Int32Array) => Int32Array.from(tasks, (i) => of[i]);
   const real = (of: Float64Array) => Float64Array.from(tasks, (i) => of[i]);
@@ -158,7 +158,7 @@ function part(model: Model, tasks: readonly number[]): Model {
 }
 
 /** Minute from which all chambers that a task may take are warm enough for it. */
-function warmUp(model: Model, task: number): number {
+export function warmUp(model: Model, task: number): number {
   let warm = 0;
   for (const use of model.uses[task])
     for (const r of use.resources) {

@@ -46,6 +46,27 @@ test("what it gives is a schedule again, and never costs more", () => {
   );
 });
 
+test("where some tasks stand still, the others get times that keep the rules, and never cost more", () => {
+  let gained = 0;
+  fc.assert(
+    fc.property(anyProblem(), fc.integer({ min: 1, max: 99 }), fc.integer({ min: 0, max: 255 }), (input, seed, mask) => {
+      const problem = expectProblem(input);
+      const known = begun(problem, seed);
+      if (!known) return;
+      const { model, orders, schedule } = known;
+      const still = Uint8Array.from({ length: model.n }, (_, i) => (mask >> i) & 1);
+      const better = retime(model, orders, schedule, 500, still);
+      expect(better.cost).toBeLessThanOrEqual(schedule.cost);
+      if (better.cost < schedule.cost) gained++;
+      for (let i = 0; i < model.n; i++)
+        if (still[i]) expect([better.starts[i], better.ends[i]]).toEqual([schedule.starts[i], schedule.ends[i]]);
+      expect(verify(problem, after(known.solver, better))).toEqual([]);
+    }),
+    { numRuns: 150 },
+  );
+  expect(gained).toBeGreaterThan(20);
+});
+
 test("no set of starts and ends would cost less a minute later or earlier in the same order", () => {
   fc.assert(
     fc.property(anyProblem(4), fc.integer({ min: 1, max: 99 }), (input, seed) => {
