@@ -146,6 +146,24 @@ test("a step says why it is not at another time, and one change at a time is tri
   await expect(helps.getByText("serving 15 min later")).toBeVisible({ timeout: 60_000 });
 });
 
+test("a plan that is kept can be searched on, unless it is known to be the best", async ({ page }) => {
+  await page.goto("/g/launch-night");
+  await settle(page);
+  const start = await page.getByTestId("first-start").textContent();
+  await page.reload();
+  await page.getByRole("button", { name: "Look for a better one" }).click();
+  await expect(page.getByTestId("plan-state")).toHaveText(/making it fresher and shorter/);
+  await expect(page.getByTestId("first-start")).toHaveText(/^\d\d:\d\d .* before supper$/);
+  await page.getByRole("button", { name: "Good enough" }).click();
+  await expect(page.getByRole("button", { name: "Look for a better one" })).toBeVisible();
+  expect(start).toMatch(/before supper/);
+
+  await page.goto("/g/first-try");
+  await planFits(page);
+  await expect(page.getByTestId("plan-state")).toHaveText("The plan fits", { timeout: 30_000 });
+  await expect(page.getByRole("button", { name: "Look for a better one" })).toBeHidden();
+});
+
 test("two items of one dough are mixed once, and the scale says how it is divided", async ({ page }) => {
   await page.goto("/items/slipway-pie");
   await page.getByRole("button", { name: "Same dough, another filling" }).click();

@@ -21,7 +21,8 @@ function ask<T>(question: (service: Remote<PlanService>) => Promise<T>): Run<T> 
 export const runPlan = (
   request: PlanRequest,
   told: { better: (plan: Plan) => void; progress: (state: Progress) => void },
-): Run<Plan> => ask((service) => service.plan(request, proxy(told.better), proxy(told.progress)));
+  from?: Plan,
+): Run<Plan> => ask((service) => service.plan(request, from, proxy(told.better), proxy(told.progress)));
 
 export const runReplan = (plan: Plan, soFar: SoFar, seconds: number, better: (answer: Replanned) => void): Run<Replanned> =>
   ask((service) => service.replan(plan.problem, plan.solution, soFar, seconds, proxy(better)));

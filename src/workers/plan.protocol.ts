@@ -7,8 +7,16 @@ import type { Solution } from "@/core/schedule/solution";
 
 /** What the planning worker can be asked. Callbacks come as Comlink proxies. */
 export interface PlanService {
-  /** Plans a request that was checked before; tells of the first plan and of better ones, and answers with the last. */
-  plan(request: PlanRequest, better: (plan: Plan) => void, progress: (state: Progress) => void): Promise<Plan>;
+  /**
+   * Plans a request that was checked before, on from a plan where one is given; tells of the first plan and of better
+   * ones, and answers with the last.
+   */
+  plan(
+    request: PlanRequest,
+    from: Plan | undefined,
+    better: (plan: Plan) => void,
+    progress: (state: Progress) => void,
+  ): Promise<Plan>;
   /** The rest of a day that is under way, within so many seconds; tells of the first answer and of better ones. */
   replan(problem: Problem, old: Solution, soFar: SoFar, seconds: number, better: (answer: Replanned) => void): Promise<Replanned>;
 }

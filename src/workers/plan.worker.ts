@@ -1,7 +1,6 @@
 /// <reference lib="webworker" />
 import { expose } from "comlink";
 import { makePlan } from "@/core/plan/make-plan";
-import type { PlanRequest } from "@/core/plan/request";
 import { replan } from "@/core/schedule/replan";
 import type { PlanService } from "./plan.protocol";
 
@@ -21,8 +20,8 @@ function seldom<T>(tell: (news: T) => void): (news: T) => void {
 }
 
 const service: PlanService = {
-  async plan(request: PlanRequest, better, progress) {
-    return makePlan(request, { now, better: seldom(better), progress: seldom(progress) });
+  async plan(request, from, better, progress) {
+    return makePlan(request, { now, from, better: seldom(better), progress: seldom(progress) });
   },
   async replan(problem, old, soFar, seconds, better) {
     return replan(problem, old, soFar, { now, seconds, better: seldom(better) });

@@ -17,6 +17,33 @@ describe("the demo gatherings", () => {
     expect(brokenRules(expectRequest(demoInput(id)), plan)).toEqual([]);
   });
 
+  test.each(DEMO_GATHERINGS)(
+    "%s: going on from a plan begins no worse than it was, and one of other tasks is left aside",
+    (id) => {
+      const old = plans.get(id)!;
+      const request = expectRequest(demoInput(id));
+      const told: Plan[] = [];
+      const plan = makePlan(request, { ...options, from: old, better: (better) => told.push(better) });
+      expect(told[0].solution.cost).toBeLessThanOrEqual(old.solution.cost);
+      expect(plan.solution.cost).toBeLessThanOrEqual(told[0].solution.cost);
+      expect(brokenRules(request, plan)).toEqual([]);
+      const other = plans.get(DEMO_GATHERINGS.find((name) => name !== id)!)!;
+      expect(makePlan(request, { ...options, from: other }).solution).toEqual(old.solution);
+    },
+  );
+
+  test("a serving time that is moved keeps the order of the plan at hand", () => {
+    const old = plans.get("first-try")!;
+    const input = demoInput("first-try");
+    const [lunch] = input.gathering.waves!;
+    const request = expectRequest({ ...input, gathering: { ...input.gathering, waves: [{ ...lunch, time: "13:15" }] } });
+    const plan = makePlan(request, { ...options, from: old });
+    expect(brokenRules(request, plan)).toEqual([]);
+    const starts = ({ solution }: Plan) =>
+      [...solution.tasks].sort((a, b) => a.start - b.start || (a.id < b.id ? -1 : 1)).map((t) => t.id);
+    expect(starts(plan)).toEqual(starts(old));
+  });
+
   test("the supper makes the pieces that fill carriers, with what some do not eat given back", () => {
     const supper = plans.get("launch-night")!.pieces.map((p) => [p.for, p.item, p.pieces]);
     expect(supper).toEqual([

@@ -2,6 +2,7 @@ import { fail, ok, type Issue, type Issues, type Result } from "../shared/issue"
 import { parseWith } from "../shared/parse";
 import { parseProblem, type Problem } from "../schedule/problem";
 import { Budget, type Progress } from "../schedule/budget";
+import { guessAt } from "../schedule/search";
 import { Solver } from "../schedule/solver";
 import type { Solution } from "../schedule/solution";
 import { batchesOf, type Batch } from "./batches";
@@ -70,6 +71,8 @@ function piecesOf(demands: readonly Demand[], headcount: HeadcountAnswer): Piece
 
 export interface PlanOptions {
   readonly now: () => number;
+  /** A plan to go on from: where the request has the same tasks, its order is the first that is tried. */
+  readonly from?: Plan;
   /** Told of every better plan on the way. */
   readonly better?: (plan: Plan) => void;
   readonly progress?: (state: Progress) => boolean | void;
@@ -77,6 +80,8 @@ export interface PlanOptions {
 
 /** Time that a way of dividing the work gets for a first schedule before another has its turn, ms. */
 const TURN_MS = 1200;
+/** Repairs in a row that may come to nothing before a plan to go on from is given up. */
+const MENDS = 20;
 /** Share of a short time limit that the plain way has to itself first. */
 const FIRST_SHARE = 0.8;
 /** The same in steps, where no clock limits the search. */
@@ -103,6 +108,16 @@ export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
   const ways = strategies(either).map(
     (strategy, i) => new Way(request, q, i === 0 ? q.expansion : undefined, strategy, (seed ?? 1) + i),
   );
+  const improved = (way: Way): Plan => {
+    const plan = () => assemble(request, q, way.expansion, way.solver.solution(), way.problem);
+    options.better?.(plan());
+    const limits = seconds === undefined ? { iterations } : { seconds: left(), iterations: iterations ?? Infinity };
+    way.solver.improve(new Budget({ now: options.now, progress, ...limits }), () => options.better?.(plan()));
+    return plan();
+  };
+  const known =
+    options.from && ways.find((way) => way.goesOnFrom(options.from!, new Budget({ now: options.now, progress, seconds: 1 })));
+  if (known) return improved(known);
   const turns = seconds === undefined ? 3 * ways.length : Infinity;
   for (let turn = 0, next = 1; turn < turns && !cancelled && left() > 0; turn++) {
     const open = ways.filter((way) => !way.ruledOut);
@@ -126,11 +141,7 @@ export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
     if (found === "none" && way.solver.refusal().proof === "windows") break;
     if (found === "none") way.ruledOut = true;
     if (found !== "found") continue;
-    const plan = () => assemble(request, q, way.expansion, way.solver.solution(), way.problem);
-    options.better?.(plan());
-    const limits = seconds === undefined ? { iterations } : { seconds: left(), iterations: iterations ?? Infinity };
-    way.solver.improve(new Budget({ now: options.now, progress, ...limits }), () => options.better?.(plan()));
-    return plan();
+    return improved(way);
   }
   return refuse(request, q, ways[0].solver.refusal().why);
 }
@@ -154,6 +165,11 @@ class Way {
     const parsed = parseProblem(expansion.problem);
     if (!parsed.ok) throw new Error(`the planner made a problem that breaks the format: ${JSON.stringify(parsed.issues[0])}`);
     return (this.made = { expansion, problem: parsed.value, solver: new Solver(parsed.value, this.seed) });
+  }
+  /** Takes over the order of a plan with the same tasks; false where there is none to take over. */
+  goesOnFrom(plan: Plan, budget: Budget): boolean {
+    const guess = guessAt(this.problem, plan.solution);
+    return guess !== undefined && (this.solver.keepOrder(guess) || this.solver.mend(guess, budget, MENDS));
   }
   get expansion(): Expansion {
     return this.all.expansion;

@@ -3,6 +3,8 @@ import { Cursor, type Wish } from "./cursor";
 import { leastSpan } from "./energy";
 import type { Model } from "./model";
 import { Occupancy } from "./occupancy";
+import { candidatesOf, type Problem } from "./problem";
+import type { Solution } from "./solution";
 import { tighten } from "./tighten";
 import { Windows } from "./windows";
 import { isAimed } from "./wishes";
@@ -17,6 +19,18 @@ export interface Schedule {
 
 /** Where tasks might stand and what they might take; it need not keep the rules. */
 export type Guess = Omit<Schedule, "cost">;
+
+/** A solution as a guess at a problem with the same tasks; undefined where a task or what it takes is not there. */
+export function guessAt(problem: Problem, solution: Solution): Guess | undefined {
+  const placed = new Map(solution.tasks.map((task) => [task.id, task]));
+  if (problem.tasks.length !== placed.size || problem.tasks.some(({ id }) => !placed.has(id))) return undefined;
+  const at = problem.tasks.map(({ id }) => placed.get(id)!);
+  const choices = problem.tasks.map((task, i) =>
+    Int32Array.from(task.uses, (use, u) => candidatesOf(use).indexOf(at[i].taken[u])),
+  );
+  if (choices.some((list) => list.includes(-1))) return undefined;
+  return { starts: Int32Array.from(at, (t) => t.start), ends: Int32Array.from(at, (t) => t.end), choices };
+}
 
 export interface DiveOptions {
   /** Dead ends after which the dive is given up. */

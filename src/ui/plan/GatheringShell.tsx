@@ -26,7 +26,8 @@ const VIEWS = [
 /** The frame of every view of one gathering: where you are, what the day comes to, and whether it can be done. */
 export function GatheringShell({ id, children }: { id: string; children: ReactNode }) {
   const path = usePathname();
-  const { draft, saving, latest, work, stale, stop } = usePlan();
+  const { draft, saving, latest, work, stale, stop, good, goOn } = usePlan();
+  const mayBeBetter = !stale && work.kind === "idle" && good?.plan.solution.status === "feasible";
   const base = `/g/${id}`;
   return (
     <Box sx={{ minHeight: "100vh", display: "flex", flexDirection: "column" }}>
@@ -54,7 +55,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
           {VIEWS.map((view) => (
             <Tab key={view.name} href={base + view.path} name={view.name} here={path === base + view.path} />
           ))}
-          <WorkState work={work} stale={stale} onStop={stop} />
+          <WorkState work={work} stale={stale} onStop={stop} onGoOn={mayBeBetter ? goOn : undefined} />
         </Box>
       </Box>
       <AnswerStrip />
@@ -158,7 +159,15 @@ const Soft = ({ children }: { children: ReactNode }) => (
 );
 
 /** What the planner is doing, in words; a bar while it has no answer yet. */
-function WorkState({ work, stale, onStop }: { work: Work; stale: boolean; onStop: () => void }) {
+interface WorkProps {
+  readonly work: Work;
+  readonly stale: boolean;
+  readonly onStop: () => void;
+  /** Undefined where the plan is proven to be the best, or none is at hand. */
+  readonly onGoOn: (() => void) | undefined;
+}
+
+function WorkState({ work, stale, onStop, onGoOn }: WorkProps) {
   const progress = "progress" in work ? work.progress : undefined;
   const text =
     work.kind === "searching"
@@ -193,6 +202,11 @@ function WorkState({ work, stale, onStop }: { work: Work; stale: boolean; onStop
       {(work.kind === "searching" || work.kind === "improving") && (
         <Button size="small" variant="outlined" onClick={onStop} sx={{ color: "#fff", borderColor: "#bfe0dc", minHeight: 32 }}>
           {work.kind === "improving" ? "Good enough" : "Stop"}
+        </Button>
+      )}
+      {onGoOn && (
+        <Button size="small" variant="outlined" onClick={onGoOn} sx={{ color: "#fff", borderColor: "#bfe0dc", minHeight: 32 }}>
+          Look for a better one
         </Button>
       )}
     </Box>

@@ -31,6 +31,8 @@ interface PlanContextValue {
   readonly work: Work;
   readonly saving: Saving;
   readonly stop: () => void;
+  /** Searches on for something better than the plan at hand. */
+  readonly goOn: () => void;
 }
 
 const PlanContext = createContext<PlanContextValue | undefined>(undefined);
@@ -79,20 +81,20 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
   const wantedKey = useMemo(() => (checked.ok ? planKey(checked.request) : ""), [checked]);
   const runKey = useRef("");
 
+  // The plan at hand is read when a search begins; that it gets better must not begin another one.
+  const atHand = useRef(good);
   useEffect(() => {
-    if (!checked.ok || wantedKey === runKey.current) return;
-    if (runKey.current === "" && wantedKey === goodKey) {
-      runKey.current = wantedKey;
-      return;
-    }
-    run.current?.cancel();
-    const { request } = checked;
-    const timer = setTimeout(() => {
-      runKey.current = wantedKey;
+    atHand.current = good;
+  }, [good]);
+
+  const start = useCallback(
+    (request: PlanRequest, key: string) => {
+      run.current?.cancel();
+      runKey.current = key;
       setWork({ kind: "searching" });
       let kept = -Infinity;
-      const mine = runPlan(request, {
-        better(plan) {
+      const told = {
+        better(plan: Plan) {
           if (run.current !== mine) return;
           // Kept at once and then now and again: whoever leaves before the search ends finds what there was.
           if (performance.now() - kept > KEEP_MS) {
@@ -102,11 +104,12 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
           setGood({ request, plan });
           setWork({ kind: "improving" });
         },
-        progress(progress) {
+        progress(progress: Progress) {
           if (run.current === mine)
             setWork((now) => (now.kind === "searching" || now.kind === "improving" ? { ...now, progress } : now));
         },
-      });
+      };
+      const mine = runPlan(request, told, atHand.current?.plan);
       run.current = mine;
       mine.done.then((plan) => {
         if (run.current !== mine) return;
@@ -116,15 +119,30 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
         setWork({ kind: "idle" });
         void savePlan({ request, plan });
       });
-    }, PAUSE_MS);
+    },
+    [savePlan],
+  );
+
+  useEffect(() => {
+    if (!checked.ok || wantedKey === runKey.current) return;
+    if (runKey.current === "" && wantedKey === goodKey) {
+      runKey.current = wantedKey;
+      return;
+    }
+    run.current?.cancel();
+    const timer = setTimeout(() => start(checked.request, wantedKey), PAUSE_MS);
     return () => clearTimeout(timer);
-  }, [checked, wantedKey, goodKey, savePlan]);
+  }, [checked, wantedKey, goodKey, start]);
+
+  const goOn = useCallback(() => {
+    if (checked.ok) start(checked.request, wantedKey);
+  }, [checked, wantedKey, start]);
 
   useEffect(() => () => run.current?.cancel(), []);
 
   const value = useMemo(
-    () => ({ source, draft, change, checked, latest, good, stale: goodKey !== wantedKey, work, saving, stop }),
-    [source, draft, change, checked, latest, good, goodKey, wantedKey, work, saving, stop],
+    () => ({ source, draft, change, checked, latest, good, stale: goodKey !== wantedKey, work, saving, stop, goOn }),
+    [source, draft, change, checked, latest, good, goodKey, wantedKey, work, saving, stop, goOn],
   );
   return <PlanContext.Provider value={value}>{children}</PlanContext.Provider>;
 }
