@@ -2,7 +2,8 @@ import { proxy, wrap, type Remote } from "comlink";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
-import type { Replanned, SoFar } from "@/core/schedule/replan";
+import type { Replanned } from "@/core/schedule/replan/replan";
+import type { SoFar } from "@/core/schedule/replan/rest-of-day";
 import type { PlanService } from "./plan.protocol";
 
 export interface Run<T> {

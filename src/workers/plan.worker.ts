@@ -1,7 +1,7 @@
 /// <reference lib="webworker" />
 import { expose } from "comlink";
 import { makePlan } from "@/core/plan/make-plan";
-import { replan } from "@/core/schedule/replan";
+import { replan } from "@/core/schedule/replan/replan";
 import type { PlanService } from "./plan.protocol";
 
 /** Better plans and progress are told at most this often, ms: a plan is large and the screen need not flicker. */

@@ -1,5 +1,5 @@
 import { demoInput, expectRequest } from "@tests/demo";
-import { replan } from "../schedule/replan";
+import { replan } from "../schedule/replan/replan";
 import { makePlan } from "./make-plan";
 import { readSlip, slipOf } from "./slip";
 

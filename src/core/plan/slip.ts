@@ -1,4 +1,5 @@
-import type { Replanned, SoFar } from "../schedule/replan";
+import type { Replanned } from "../schedule/replan/replan";
+import type { SoFar } from "../schedule/replan/rest-of-day";
 import type { Plan } from "./plan";
 import { ABOUT } from "./uses";
 
@@ -29,7 +30,7 @@ export interface Slip {
   readonly late: readonly { readonly target: string; readonly minutes: number }[];
   /** Steps that move, in order. */
   readonly moves: readonly { readonly task: string; readonly text: string; readonly from: number; readonly to: number }[];
-  /** Cooks who are needed after their hours, and how long. */
+  /** Cooks who are needed outside their hours, and how long. */
   readonly beyond: readonly { readonly cook: string; readonly minutes: number }[];
   /** Steps that begin later after what they wait for than they may. */
   readonly waits: readonly string[];

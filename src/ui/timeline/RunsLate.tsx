@@ -5,7 +5,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import type { Plan } from "@/core/plan/plan";
 import { readSlip, slipOf, type Slip } from "@/core/plan/slip";
-import type { Replanned } from "@/core/schedule/replan";
+import type { Replanned } from "@/core/schedule/replan/replan";
 import { lengthText } from "@/core/shared/clock";
 import { runReplan, type Run } from "@/workers/plan.client";
 import { NumberField } from "../kit/NumberField";
@@ -90,7 +90,7 @@ function WhatItComesTo({ slip, after, targets, cooks }: Pick<Props, "targets" | 
   const { clock, heat } = useDisplay();
   const { late, moves, beyond, waits, unattended } = slip;
   const gives = [
-    ...beyond.map(({ cook, minutes }) => `${nameOf(cooks, cook)} is needed ${lengthText(minutes)} longer than their hours`),
+    ...beyond.map(({ cook, minutes }) => `${nameOf(cooks, cook)} is needed ${lengthText(minutes)} outside their hours`),
     ...unattended.map(({ text, minute }) => `nobody is free at ${clock(minute)} for: ${heat(text)}`),
     ...(waits.length > 0 ? [`waits longer than it may: ${waits.map(heat).join(", ")}; go by look and feel, keep it cold`] : []),
   ];

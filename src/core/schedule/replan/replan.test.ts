@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { anyProblem, expectProblem } from "@tests/any-problem";
-import { replan, type Replanned, type SoFar } from "./replan";
-import { solve } from "./solve";
-import { verify } from "./verify";
+import { replan, type Replanned } from "./replan";
+import type { SoFar } from "./rest-of-day";
+import { solve } from "../solve";
+import { verify } from "../verify";
 
 const now = () => 0;
 const LIMITS = { now, iterations: 40, dives: 200 };
@@ -97,6 +98,33 @@ describe("the rest of a day", () => {
       replan(hired, plan, { ...soFarAt(plan.tasks, 45), changed: [{ id: "mix", minutes }] }, LIMITS);
     expect(slip(40)).toMatchObject({ beyond: [], late: [{ id: "serve", minutes: 5 }] });
     expect(slip(60)).toMatchObject({ beyond: [{ resource: "ada", minutes: 15 }], late: [{ id: "serve", minutes: 25 }] });
+  });
+  test("a pause is worked through only where the day cannot go on otherwise, and it says how much of it", () => {
+    const paused = expectProblem({
+      ...kitchen,
+      resources: [
+        {
+          ...kitchen.resources[0],
+          calendar: [
+            [0, 52, 1],
+            [70, 300, 1],
+          ],
+        },
+        kitchen.resources[1],
+      ],
+      tasks: kitchen.tasks.map((t) => (t.id === "shape" ? { ...t, after: [{ task: "mix", max: 5 }] } : t)),
+    });
+    const old = {
+      ...plan,
+      tasks: plan.tasks.map((t) =>
+        t.id === "mix" ? { ...t, start: 20, end: 40 } : t.id === "shape" ? { ...t, start: 70, end: 100 } : t,
+      ),
+    };
+    const soFar = { now: 40, done: [], running: [{ id: "mix", start: 20, end: 50 }], locked: [], changed: [] };
+    const { beyond, solution } = replan(paused, old, soFar, LIMITS);
+    expect(beyond).toEqual([{ resource: "ada", minutes: 18 }]);
+    // As near to where it was as the wait after mixing allows.
+    expect(solution.tasks.find((t) => t.id === "shape")).toMatchObject({ start: 55 });
   });
   test("what is over waits longer than it may only where it must, and is named", () => {
     const waits = expectProblem({

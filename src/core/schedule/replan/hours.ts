@@ -1,0 +1,60 @@
+import type { Pool, Problem } from "../problem";
+
+/** Minutes by which a day may run on beyond its deadlines and hours. */
+export const OVERRUN = 240;
+
+/** When units of a pool are there: [from, to, units]. */
+export type Hours = NonNullable<Pool["calendar"]>;
+
+/** The problem with each calendar, sorted, turned into another one. */
+export function withHours(problem: Problem, turn: (hours: Hours, pool: string) => Hours): Problem {
+  return {
+    ...problem,
+    resources: problem.resources.map((resource) =>
+      resource.kind === "pool" && resource.calendar
+        ? {
+            ...resource,
+            calendar: turn(
+              [...resource.calendar].sort((a, b) => a[0] - b[0]),
+              resource.id,
+            ),
+          }
+        : resource,
+    ),
+  };
+}
+
+/** Hours that run on where they end for the day; a pause in them, shorter than the day may run on, stays. */
+export const longer = (hours: Hours): Hours =>
+  hours.map(([from, to, units], k) =>
+    (hours[k + 1]?.[0] ?? Infinity) - to > OVERRUN ? [from, to + OVERRUN, units] : [from, to, units],
+  );
+
+/** Hours without pauses. */
+export const unbroken = (hours: Hours): Hours =>
+  hours.flatMap((window, k): Hours => {
+    const next = hours[k + 1];
+    const pause = next ? next[0] - window[1] : 0;
+    return pause > 0 && pause <= OVERRUN ? [window, [window[1], next[0], Math.min(window[2], next[2])]] : [window];
+  });
+
+/** The minutes of [start, end) in which no unit is there, as spans; hours sorted. */
+export function gapsIn(hours: Hours, start: number, end: number): [number, number][] {
+  const gaps: [number, number][] = [];
+  let from = start;
+  for (const [a, b, units] of hours) {
+    if (units === 0 || b <= from) continue;
+    if (a >= end) break;
+    if (a > from) gaps.push([from, a]);
+    from = b;
+  }
+  return from < end ? [...gaps, [from, end]] : gaps;
+}
+
+/** Hours in which those whom something runs late for stay at it, whatever their hours are. */
+export function heldUp(hours: Hours, held: readonly { start: number; end: number; amount: number }[]): Hours {
+  const open = held.flatMap(({ start, end, amount }) =>
+    gapsIn(hours, start, end).map(([from, to]): Hours[number] => [from, to, amount]),
+  );
+  return [...hours.filter(([, , units]) => units > 0), ...open];
+}

@@ -1,0 +1,151 @@
+import { Budget, type SolveOptions } from "../budget";
+import type { Problem } from "../problem";
+import type { Solution } from "../solution";
+import { Solver, type Answer } from "../solver";
+import { waysOf } from "./giving-way";
+import { gapsIn, type Hours } from "./hours";
+import { guessOf, restOf, type SoFar } from "./rest-of-day";
+
+export interface Move {
+  readonly id: string;
+  readonly from: { readonly start: number; readonly end: number };
+  readonly to: { readonly start: number; readonly end: number };
+}
+
+export interface Replanned {
+  readonly solution: Answer;
+  /** What is no longer where the cook last saw it. */
+  readonly moves: readonly Move[];
+  /** Waits that can no longer be kept short enough, such as a rest that went on too long: [task, the one it waited for]. */
+  readonly broken: readonly (readonly [string, string])[];
+  /** Deadlines that can no longer be met, and by how many minutes each is missed at the least cost found. */
+  readonly late: readonly { readonly id: string; readonly minutes: number }[];
+  /** Pools that are needed outside their hours, and for how many minutes; only where the day cannot go on otherwise. */
+  readonly beyond: readonly { readonly resource: string; readonly minutes: number }[];
+  /** Tasks under way that nobody looks after at a minute at which somebody should, because what runs late takes them. */
+  readonly unattended: readonly { readonly id: string; readonly minute: number }[];
+  /** The problem that was solved: the rest of the day, with what is fixed in it. */
+  readonly problem: Problem;
+}
+
+/** Share of the time left that the search for a first schedule may take before more gives way. */
+const FIRST_SHARE = 0.4;
+
+/** Repairs in a row that may come to nothing while a first answer of any kind is looked for. */
+const QUICK_REPAIRS = 12;
+
+export interface ReplanOptions extends Omit<SolveOptions, "better"> {
+  /** Told of the first answer and of each better one. */
+  readonly better?: (answer: Replanned) => void;
+}
+
+/**
+ * A plan for the rest of the day that changes no more than it needs. First the old order at new times, with as much
+ * giving way as must (`waysOf`); that answer is told at once. Then as little as possible may give way: what still holds
+ * is kept and the rest placed anew. At last the usual improvement, as long as the limits allow.
+ */
+export function replan(problem: Problem, old: Solution, soFar: SoFar, options: ReplanOptions): Replanned {
+  const strict = restOf(problem, old, soFar);
+  const until = options.seconds === undefined ? undefined : options.now() + options.seconds * 1000;
+  const { better, ...limits } = options;
+  const budget = (share: number) =>
+    new Budget({ ...limits, seconds: until === undefined ? undefined : (share * Math.max(50, until - options.now())) / 1000 });
+  const begun = new Set([...soFar.done, ...soFar.running].map((task) => task.id));
+  const ways = waysOf(strict, soFar);
+  const was = guessOf(strict, problem, old, soFar);
+  const made: Solver[] = [];
+  const solverOf = (way: number) => (made[way] ??= new Solver(ways[way], options.seed ?? 1));
+  const answer = (way: number) => answerOf(solverOf(way), ways[way], { strict, problem, old, begun, running: soFar.running });
+  const firstOf = (finds: (solver: Solver) => boolean) => ways.findIndex((_, way) => finds(solverOf(way)));
+  const kept = firstOf((solver) => solver.keepOrder(was));
+  const quick = kept < 0 ? firstOf((solver) => solver.mend(was, budget(FIRST_SHARE), QUICK_REPAIRS)) : kept;
+  if (quick >= 0) better?.(answer(quick));
+  const guesses = quick >= 0 ? [solverOf(quick).best!, was] : [was];
+  for (let way = 0; way < ways.length; way++) {
+    const solver = solverOf(way);
+    if (!solver.best) {
+      const first = budget(FIRST_SHARE);
+      if (!guesses.some((guess) => solver.mend(guess, first)) && solver.findFirst(first) !== "found") continue;
+      better?.(answer(way));
+    }
+    solver.improve(budget(1), () => better?.(answer(way)));
+    return answer(way);
+  }
+  return answer(0);
+}
+
+/** How long outside its hours each pool is needed at the most, counted from when they ended, min; only what is. */
+function beyondHours(problem: Problem, solution: Solution): { resource: string; minutes: number }[] {
+  const most = new Map<string, number>();
+  const tasks = new Map(problem.tasks.map((task) => [task.id, task]));
+  const hours = new Map(
+    problem.resources.flatMap((resource): [string, Hours][] =>
+      resource.kind === "pool" && resource.calendar ? [[resource.id, [...resource.calendar].sort((a, b) => a[0] - b[0])]] : [],
+    ),
+  );
+  for (const { id, start, end, taken } of solution.tasks)
+    tasks.get(id)?.uses.forEach((use, u) => {
+      const own = hours.get(taken[u]);
+      if (!own) return;
+      const choice = typeof use.resource === "string" ? 0 : use.resource.indexOf(taken[u]);
+      const from = use.from === undefined ? start : (use.from < 0 ? end : start) + use.from;
+      const until = use.from === undefined ? end : from + (Array.isArray(use.minutes) ? use.minutes[choice] : use.minutes!);
+      for (const [a, b] of gapsIn(own, from, until)) {
+        const ended = own.reduce((last, [, to, units]) => (units > 0 && to <= a ? Math.max(last, to) : last), 0);
+        most.set(taken[u], Math.max(most.get(taken[u]) ?? 0, b - (ended > 0 ? ended : a)));
+      }
+    });
+  return [...most].map(([resource, minutes]) => ({ resource, minutes }));
+}
+
+interface Before {
+  readonly problem: Problem;
+  readonly old: Solution;
+  /** The rest of the day with all that was asked. */
+  readonly strict: Problem;
+  readonly begun: ReadonlySet<string>;
+  readonly running: SoFar["running"];
+}
+
+/** Parts of what is under way that fall into what runs late, at the same cook. */
+function unattendedIn(strict: Problem, solution: Solution, running: SoFar["running"]): { id: string; minute: number }[] {
+  const at = new Map(solution.tasks.map((task) => [task.id, task]));
+  const late = running.flatMap(({ id, end }) => (end === undefined || !at.has(id) ? [] : [{ ...at.get(id)!, end }]));
+  return strict.tasks.flatMap((task) => {
+    const own = at.get(task.id);
+    if (!own || !running.some(({ id, end }) => id === task.id && end === undefined)) return [];
+    return task.uses.flatMap(({ from }, u) => {
+      if (from === undefined) return [];
+      const minute = (from < 0 ? own.end : own.start) + from;
+      const busy = late.some((other) => other.start <= minute && minute < other.end && other.taken.includes(own.taken[u]));
+      return busy ? [{ id: task.id, minute }] : [];
+    });
+  });
+}
+
+function answerOf(solver: Solver, solved: Problem, { problem, old, strict, begun, running }: Before): Replanned {
+  const placed = new Map(old.tasks.map((task) => [task.id, task]));
+  const deadlines = new Map(strict.tasks.flatMap((task) => (task.latest === undefined ? [] : [[task.id, task.latest] as const])));
+  const solution = solver.best ? solver.solution() : solver.refusal();
+  const today = solution.tasks.filter((task) => placed.has(task.id));
+  const at = new Map(today.map((task) => [task.id, task]));
+  const moves = today.flatMap((task): Move[] => {
+    const was = placed.get(task.id)!;
+    return was.start === task.start && was.end === task.end
+      ? []
+      : [{ id: task.id, from: { start: was.start, end: was.end }, to: { start: task.start, end: task.end } }];
+  });
+  const late = today.flatMap((task) => {
+    const minutes = task.end - (deadlines.get(task.id) ?? Infinity);
+    return minutes > 0 ? [{ id: task.id, minutes }] : [];
+  });
+  const broken = problem.tasks.flatMap((task) =>
+    task.after.flatMap(({ task: other, max }): [string, string][] =>
+      max !== undefined && !begun.has(task.id) && (at.get(task.id)?.start ?? 0) - (at.get(other)?.end ?? 0) > max
+        ? [[task.id, other]]
+        : [],
+    ),
+  );
+  const beyond = beyondHours({ ...strict, resources: problem.resources }, solution);
+  return { solution, moves, broken, late, beyond, unattended: unattendedIn(strict, solution, running), problem: solved };
+}
