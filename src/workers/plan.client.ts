@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from "comlink";
 import type { Plan } from "@/core/plan/plan";
+import { slipOf } from "@/core/plan/slip";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
 import type { Replanned } from "@/core/schedule/replan/replan";
@@ -12,10 +13,47 @@ export interface Run<T> {
   cancel(): void;
 }
 
+interface Hand {
+  readonly worker: Worker;
+  readonly service: Remote<PlanService>;
+}
+
+function hire(): Hand {
+  const worker = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
+  return { worker, service: wrap<PlanService>(worker) };
+}
+
+/** A worker that is there already when the next question comes. */
+let spare: Hand | undefined;
+
+/**
+ * Has a worker ready that has planned the rest of this day once: the first time takes several times as long as the
+ * second, and whoever asks what a late step comes to stands at the stove.
+ */
+export function prepare(plan: Plan): void {
+  const task = plan.solution.tasks.find(({ id }) => plan.tasks[id]?.step)?.id;
+  if (spare || task === undefined) return;
+  spare = hire();
+  const { minutes, seconds } = REHEARSED;
+  const soFar = slipOf(plan, task, minutes);
+  // What comes of it is of no interest; a fault would come again when somebody asks.
+  spare.service
+    .replan(
+      plan.problem,
+      plan.solution,
+      soFar,
+      seconds,
+      proxy(() => undefined),
+    )
+    .catch(() => undefined);
+}
+const REHEARSED = { minutes: 10, seconds: 0.05 } as const;
+
 /** One question to a worker of its own, so that a search in progress never blocks typing and can be stopped at any moment. */
 function ask<T>(question: (service: Remote<PlanService>) => Promise<T>): Run<T> {
-  const worker = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
-  const done = question(wrap<PlanService>(worker)).finally(() => worker.terminate());
+  const { worker, service } = spare ?? hire();
+  spare = undefined;
+  const done = question(service).finally(() => worker.terminate());
   return { done, cancel: () => worker.terminate() };
 }
 

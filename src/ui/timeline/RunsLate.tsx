@@ -7,7 +7,7 @@ import type { Plan } from "@/core/plan/plan";
 import { readSlip, slipOf, type Slip } from "@/core/plan/slip";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import { lengthText } from "@/core/shared/clock";
-import { runReplan, type Run } from "@/workers/plan.client";
+import { prepare, runReplan, type Run } from "@/workers/plan.client";
 import { NumberField } from "../kit/NumberField";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
@@ -43,6 +43,7 @@ export function RunsLate({ plan, task, targets, cooks }: Props) {
   const [slip, setSlip] = useState<Answer>();
   const run = useRef<Run<Replanned> | undefined>(undefined);
   useEffect(() => () => run.current?.cancel(), []);
+  useEffect(() => prepare(plan), [plan]);
   const wrong =
     minutes === undefined || !(minutes >= 1 && minutes <= MOST_MIN)
       ? `Minutes late is ${minutes === undefined || Number.isNaN(minutes) ? "not a number" : minutes}; expected 1 to ${MOST_MIN}`
@@ -59,7 +60,11 @@ export function RunsLate({ plan, task, targets, cooks }: Props) {
     mine.done
       .then(read)
       .catch(() => undefined)
-      .then((found) => run.current === mine && setSlip({ after: minutes, found, still: false }));
+      .then((found) => {
+        if (run.current !== mine) return;
+        setSlip({ after: minutes, found, still: false });
+        prepare(plan);
+      });
   };
   return (
     <Box sx={{ mt: 1.5 }} role="group" aria-label="If it runs late">
@@ -92,7 +97,9 @@ function WhatItComesTo({ slip, after, targets, cooks }: Pick<Props, "targets" | 
   const gives = [
     ...beyond.map(({ cook, minutes }) => `${nameOf(cooks, cook)} is needed ${lengthText(minutes)} outside their hours`),
     ...unattended.map(({ text, minute }) => `nobody is free at ${clock(minute)} for: ${heat(text)}`),
-    ...(waits.length > 0 ? [`waits longer than it may: ${waits.map(heat).join(", ")}; go by look and feel, keep it cold`] : []),
+    ...(waits.length > 0
+      ? [`waits longer than it may: ${waits.map(heat).join(", ")}; go by look and feel, and keep what spoils cold`]
+      : []),
   ];
   return (
     <>
