@@ -27,13 +27,14 @@ function hire(): Hand {
 let spare: Hand | undefined;
 
 /**
- * Has a worker ready that has planned the rest of this day once: the first time takes several times as long as the
- * second, and whoever asks what a late step comes to stands at the stove.
+ * Has a worker ready, which has planned the rest of the day at hand once where there is one: the first time takes several
+ * times as long as the second, and whoever asks what a late step comes to stands at the stove.
  */
-export function prepare(plan: Plan): void {
-  const task = plan.solution.tasks.find(({ id }) => plan.tasks[id]?.step)?.id;
-  if (spare || task === undefined) return;
+export function prepare(plan: Plan | undefined): void {
+  if (spare) return;
   spare = hire();
+  const task = plan?.solution.tasks.find(({ id }) => plan.tasks[id]?.step)?.id;
+  if (!plan || task === undefined) return;
   const { minutes, seconds } = REHEARSED;
   const soFar = slipOf(plan, task, minutes);
   // What comes of it is of no interest; a fault would come again when somebody asks.

@@ -69,6 +69,10 @@ function piecesOf(demands: readonly Demand[], headcount: HeadcountAnswer): Piece
   });
 }
 
+const samePieces = (a: readonly PieceCount[], b: readonly PieceCount[]): boolean =>
+  a.length === b.length &&
+  a.every((count, k) => count.for === b[k].for && count.item === b[k].item && count.pieces === b[k].pieces);
+
 export interface PlanOptions {
   readonly now: () => number;
   /** A plan to go on from: where the request has the same tasks, its order is the first that is tried. */
@@ -115,8 +119,10 @@ export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
     way.solver.improve(new Budget({ now: options.now, progress, ...limits }), () => options.better?.(plan()));
     return plan();
   };
-  const known =
-    options.from && ways.find((way) => way.goesOnFrom(options.from!, new Budget({ now: options.now, progress, seconds: 1 })));
+  // Other counts are other tasks: then there is no use in expanding every way to find that out.
+  const { from } = options;
+  const goesOn = from && samePieces(from.pieces, q.pieces);
+  const known = goesOn && ways.find((way) => way.goesOnFrom(from, new Budget({ now: options.now, progress, seconds: 1 })));
   if (known) return improved(known);
   const turns = seconds === undefined ? 3 * ways.length : Infinity;
   for (let turn = 0, next = 1; turn < turns && !cancelled && left() > 0; turn++) {

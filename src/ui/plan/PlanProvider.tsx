@@ -4,7 +4,7 @@ import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
 import { PAUSE_MS, useAutosave, type Saving } from "../kit/use-autosave";
-import { runPlan } from "@/workers/plan.client";
+import { prepare, runPlan } from "@/workers/plan.client";
 import { checkDraft, planKey, type Checked, type Draft, type Source } from "./plan-state";
 
 export interface GoodPlan {
@@ -103,6 +103,7 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
           }
           setGood({ request, plan });
           setWork({ kind: "improving" });
+          prepare(plan);
         },
         progress(progress: Progress) {
           if (run.current === mine)
@@ -130,7 +131,8 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
       return;
     }
     run.current?.cancel();
-    const timer = setTimeout(() => start(checked.request, wantedKey), PAUSE_MS);
+    // Nobody is typing yet when a page has just opened.
+    const timer = setTimeout(() => start(checked.request, wantedKey), runKey.current === "" ? 0 : PAUSE_MS);
     return () => clearTimeout(timer);
   }, [checked, wantedKey, goodKey, start]);
 
@@ -139,6 +141,8 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
   }, [checked, wantedKey, start]);
 
   useEffect(() => () => run.current?.cancel(), []);
+  // The next question will come, whatever it is.
+  useEffect(() => prepare(stored?.plan), [stored]);
 
   const value = useMemo(
     () => ({ source, draft, change, checked, latest, good, stale: goodKey !== wantedKey, work, saving, stop, goOn }),
