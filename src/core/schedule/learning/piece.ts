@@ -158,7 +158,7 @@ export function part(model: Model, tasks: readonly number[]): Model {
 }
 
 /** Minute from which all chambers that a task may take are warm enough for it. */
-export function warmUp(model: Model, task: number): number {
+function warmUp(model: Model, task: number): number {
   let warm = 0;
   for (const use of model.uses[task])
     for (const r of use.resources) {

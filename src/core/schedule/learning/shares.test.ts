@@ -13,14 +13,19 @@ import { Shares } from "./shares";
 
 const now = () => 0;
 
-/** The bound that shares of at most so many tasks come to in so many looks; undefined where no schedule is found. */
-function boundOf(problem: Problem, most: number, looks: number): number | undefined {
+/**
+ * The bound that shares of at most so many tasks come to in so many looks, begun at a schedule that is so many minutes
+ * later than a good one; undefined where no schedule is found.
+ */
+function boundOf(problem: Problem, most: number, looks: number, later = 0): number | undefined {
   const solver = new Solver(problem, 1);
   if (solver.findFirst(new Budget({ now, dives: 60 })) !== "found") return undefined;
   const model = compile(problem);
   const { windows, leastSpan: span, firstStart } = new Search(model, seeded(1));
   const ends = model.span * span + model.makespan * (firstStart + span);
-  const shares = new Shares(model, windows.lo, windows.hi, solver.best!, most, ends, seeded(2), () => true);
+  const best = solver.best!;
+  const like = { ...best, starts: best.starts.map((t) => t + later), ends: best.ends.map((t) => t + later) };
+  const shares = new Shares(model, windows.lo, windows.hi, like, most, ends, seeded(2), () => true);
   for (let look = 0; look < looks; look++) shares.step(() => false);
   return shares.bound;
 }
@@ -39,6 +44,32 @@ test("shares never promise more than the best schedule costs, however the tasks 
     { numRuns: 60 },
   );
   expect(raised).toBeGreaterThan(10);
+});
+
+describe("what is left out of a share may be what makes its schedule possible", () => {
+  const due = (id: string, start: number, end: number) => ({ id, duration: end - start, due: end, earlyCost: 1, lateCost: 1 });
+  const day = (resources: object[], tasks: object[]) =>
+    expectProblem({ format: "unisynth-problem/1", horizon: 200, resources, tasks, costs: {} });
+  const optimum = (problem: Problem) => {
+    const best = solve(problem, { now, iterations: 200 });
+    expect(best).toMatchObject({ status: "optimal", cost: 0 });
+    return best.cost;
+  };
+  test("a load that bridges the pause between two others", () => {
+    const pan = { id: "pan", kind: "chamber", slots: 2, start: 180, heat: 10, cool: 5, recovery: 10 };
+    const load = (id: string, start: number, end: number) => ({
+      ...due(id, start, end),
+      uses: [{ resource: "pan", setting: 180 }],
+    });
+    const problem = day([pan], [load("first", 20, 30), load("bridge", 28, 36), load("last", 34, 44)]);
+    for (const most of [1, 2, 3]) expect(boundOf(problem, most, 20, 30)).toBeLessThanOrEqual(optimum(problem) + 1e-6);
+  });
+  test("a chamber that is warm already, beside one that is not", () => {
+    const oven = (id: string, start: number) => ({ id, kind: "chamber", slots: 1, start, heat: 2, cool: 2, recovery: 0 });
+    const bake = { ...due("bake", 5, 15), uses: [{ resource: ["cold", "warm"], setting: 200 }] };
+    const problem = day([oven("cold", 20), oven("warm", 198)], [bake, due("rest", 0, 90)]);
+    for (const most of [1, 2]) expect(boundOf(problem, most, 20, 30)).toBeLessThanOrEqual(optimum(problem) + 1e-6);
+  });
 });
 
 test("a day of one share is bounded by its optimum", () => {

@@ -3,7 +3,7 @@ import { rows, type Model } from "../model";
 import { costOf, type Schedule } from "../search";
 import { isAimed } from "../wishes";
 import { LearningSearch } from "./learning-search";
-import { part, warmUp } from "./piece";
+import { part } from "./piece";
 
 /** Dead ends that one look at a share may have. */
 const CONFLICTS = 150;
@@ -128,7 +128,6 @@ function aloneOf(model: Model, tasks: readonly number[], low: Int32Array, high: 
   );
   const low1 = Int32Array.from(nodes, (node) => low[node] - from);
   const high1 = Int32Array.from(nodes, (node) => high[node] - from);
-  tasks.forEach((i, k) => (low1[2 * k] = Math.max(low1[2 * k], warmUp(model, i) - from)));
   const inner = part(model, tasks);
   const sub: Model = {
     ...inner,
@@ -139,8 +138,25 @@ function aloneOf(model: Model, tasks: readonly number[], low: Int32Array, high: 
     hi0: high1,
     ...rows(2 * n, arcs),
     units: model.units.map((units) => units?.slice(from, to + 1)),
-    // Warm-up is in the bounds already.
-    chambers: model.chambers.map((chamber) => chamber && { ...chamber, start: Infinity }),
+    // What is not in the share may bridge a pause between two loads that are. Warm-up is in the bounds, as far as every
+    // chamber that a load may take needs it.
+    chambers: model.chambers.map(
+      (chamber, r) => chamber && { ...chamber, start: Infinity, recovery: mayShare(model, r) ? 0 : chamber.recovery },
+    ),
   };
   return { model: sub, low: low1, high: high1, from };
+}
+
+/** Whether any two loads of the day could be in a chamber together. */
+function mayShare(model: Model, chamber: number): boolean {
+  const { slots } = model.chambers[chamber]!;
+  // Of each setting the two smallest loads are enough.
+  const least = new Map<number, [number, number]>();
+  for (const i of model.takers[chamber])
+    for (const { resources, setting, amount } of model.uses[i]) {
+      if (!resources.includes(chamber)) continue;
+      const [a, b] = least.get(setting) ?? [Infinity, Infinity];
+      least.set(setting, amount < a ? [amount, a] : [a, Math.min(b, amount)]);
+    }
+  return [...least.values()].some(([a, b]) => a + b <= slots);
 }
