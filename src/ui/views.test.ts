@@ -63,11 +63,19 @@ describe("the form", () => {
 
 describe("the day in short", () => {
   test("it begins with the first task, and hands are counted from then on", () => {
-    const summary = summarise(plan, request);
+    const summary = summarise(plan, request)!;
     expect(summary.firstStart).toBe(Math.min(...plan.solution.tasks.map((t) => t.start)));
     expect(summary.cooks[0].name).toBe("Teo");
     expect(summary.cooks[0].busy).toBeGreaterThan(30);
     expect(summary.cooks[0].busy).toBeLessThanOrEqual(summary.cooks[0].there);
+  });
+  test("where nothing is to be made there is nothing to sum up", () => {
+    const input = demoInput("first-try");
+    const nothing = expectRequest({
+      ...input,
+      gathering: { ...input.gathering, waves: [{ ...input.gathering.waves![0], items: [] }] },
+    });
+    expect(summarise(makePlan(nothing, { now: () => 0 }), nothing)).toBeUndefined();
   });
   test("a moment names its day only where there are several", () => {
     expect(momentText("2026-11-29T00:00", 780, false)).toBe("13:00");

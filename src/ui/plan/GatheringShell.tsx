@@ -112,6 +112,7 @@ function AnswerStrip() {
           </Fact>
         </Box>
       )}
+      {good && !summary && !stale && <Soft>Nothing to make yet: add an item to a wave or to the freezer.</Soft>}
       {work.kind === "refused" && (
         <Banner kind="refused" role="alert" title="This does not fit the kitchen and its hours">
           {work.why.map((line) => (

@@ -56,8 +56,9 @@ export interface PlanSummary {
   readonly cooks: readonly CookUse[];
 }
 
-/** What the strip at the top says of a plan. */
-export function summarise(plan: Plan, request: PlanRequest): PlanSummary {
+/** What the strip at the top says of a plan; undefined where there is nothing to do. */
+export function summarise(plan: Plan, request: PlanRequest): PlanSummary | undefined {
+  if (plan.solution.tasks.length === 0) return undefined;
   const placed = new Map(plan.solution.tasks.map((task) => [task.id, task]));
   const firstStart = Math.min(...plan.solution.tasks.map((task) => task.start));
   const lastEnd = Math.max(...plan.solution.tasks.map((task) => task.end));

@@ -26,7 +26,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
   const { good, stale, source, draft } = usePlan();
   const order = itemOrder(source.items);
   const { clock, weight } = useDisplay();
-  const severalDays = good ? summarise(good.plan, good.request).severalDays : false;
+  const severalDays = (good && summarise(good.plan, good.request)?.severalDays) ?? false;
   const when = (sheet: BatchSheet): string => {
     if (sheet.batch.ahead) return "done ahead";
     return good && !stale && sheet.start !== undefined

@@ -31,7 +31,10 @@ export function TimelineView() {
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [width, setWidth] = useState(1100);
   const [frame, setFrame] = useState<HTMLElement | null>(null);
-  const model = useMemo(() => (good ? timelineModel(good.plan, good.request) : undefined), [good]);
+  const model = useMemo(
+    () => (good && good.plan.solution.tasks.length > 0 ? timelineModel(good.plan, good.request) : undefined),
+    [good],
+  );
   const scale = useMemo(
     () => model && timeScale(model.busy, { fit: (width - LABEL_WIDTH - 14) * ZOOMS[zoom].factor }),
     [model, width, zoom],
