@@ -16,25 +16,29 @@ export interface Run<T> {
 interface Hand {
   readonly worker: Worker;
   readonly service: Remote<PlanService>;
+  rehearsed: boolean;
 }
 
 function hire(): Hand {
   const worker = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
-  return { worker, service: wrap<PlanService>(worker) };
+  return { worker, service: wrap<PlanService>(worker), rehearsed: false };
 }
 
-/** A worker that is there already when the next question comes. */
-let spare: Hand | undefined;
+/**
+ * A worker that is there already when the next question comes. The first one is hired as soon as this script is read:
+ * it reads its own (a third of a second) while the page is still being put together.
+ */
+let spare: Hand | undefined = typeof Worker === "undefined" ? undefined : hire();
 
 /**
  * Has a worker ready, which has planned the rest of the day at hand once where there is one: the first time takes several
  * times as long as the second, and whoever asks what a late step comes to stands at the stove.
  */
 export function prepare(plan: Plan | undefined): void {
-  if (spare) return;
-  spare = hire();
+  spare ??= hire();
   const task = plan?.solution.tasks.find(({ id }) => plan.tasks[id]?.step)?.id;
-  if (!plan || task === undefined) return;
+  if (spare.rehearsed || !plan || task === undefined) return;
+  spare.rehearsed = true;
   const { minutes, seconds } = REHEARSED;
   const soFar = slipOf(plan, task, minutes);
   // What comes of it is of no interest; a fault would come again when somebody asks.

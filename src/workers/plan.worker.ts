@@ -1,11 +1,14 @@
 /// <reference lib="webworker" />
 import { expose } from "comlink";
-import { makePlan } from "@/core/plan/make-plan";
+import { beginPlan } from "@/core/plan/make-plan";
 import { replan } from "@/core/schedule/replan/replan";
 import type { PlanService } from "./plan.protocol";
 
 /** Better plans and progress are told at most this often, ms: a plan is large and the screen need not flicker. */
 const EVERY_MS = 300;
+
+/** So long the page has the processor to itself to draw a first plan, before the search for better ones goes on, ms. */
+const DRAWN_MS = 300;
 
 const now = () => performance.now();
 
@@ -21,7 +24,10 @@ function seldom<T>(tell: (news: T) => void): (news: T) => void {
 
 const service: PlanService = {
   async plan(request, from, better, progress) {
-    return makePlan(request, { now, from, better: seldom(better), progress: seldom(progress) });
+    const { plan, improve } = beginPlan(request, { now, from, better: seldom(better), progress: seldom(progress) });
+    if (!improve) return plan;
+    await new Promise((resolve) => setTimeout(resolve, DRAWN_MS));
+    return improve();
   },
   async replan(problem, old, soFar, seconds, better) {
     return replan(problem, old, soFar, { now, seconds, better: seldom(better) });

@@ -3,7 +3,7 @@ import { parseWith } from "../shared/parse";
 import { parseProblem, type Problem } from "../schedule/problem";
 import { Budget, type Progress } from "../schedule/budget";
 import { guessAt } from "../schedule/search";
-import { Solver } from "../schedule/solver";
+import { Solver } from "../schedule/solver/solver";
 import type { Solution } from "../schedule/solution";
 import { batchesOf, type Batch } from "./batches";
 import { planDays, type PlanDays } from "./days";
@@ -91,15 +91,27 @@ const FIRST_SHARE = 0.8;
 /** The same in steps, where no clock limits the search. */
 const TURN_STEPS = 150;
 
-/**
- * The whole pipeline: counts, quantities, problem, solution, plan. Where the rules leave a choice of carriers and
- * parts, ways are tried in turn until one has a timetable, the plain one every other time; with an iteration limit and
- * no time limit the result depends on the request alone.
- */
+/** A first plan, or a refusal, which `options.better` is told of; and what makes it better, where it can be made better. */
+export interface Begun {
+  readonly plan: Plan;
+  readonly improve?: () => Plan;
+}
+
+/** The whole pipeline: a first plan, made better as long as the limits of the request allow. */
 export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
+  const { plan, improve } = beginPlan(request, options);
+  return improve ? improve() : plan;
+}
+
+/**
+ * Counts, quantities, problem, first schedule, plan. Where the rules leave a choice of carriers and parts, ways are tried
+ * in turn until one has a timetable, the plain one every other time; with an iteration limit and no time limit the result
+ * depends on the request alone.
+ */
+export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
   const q = quantitiesOf(request);
-  if (q.limits.length > 0) return refuse(request, q, q.limits);
-  if (q.expansion.workload.works.length === 0) return assemble(request, q, q.expansion, emptySolution());
+  if (q.limits.length > 0) return { plan: refuse(request, q, q.limits) };
+  if (q.expansion.workload.works.length === 0) return { plan: assemble(request, q, q.expansion, emptySolution()) };
   const { seconds, seed, iterations } = request.solve;
   const limit = seconds === undefined ? Infinity : options.now() + seconds * 1000;
   const left = () => (limit - options.now()) / 1000;
@@ -112,18 +124,22 @@ export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
   const ways = strategies(either).map(
     (strategy, i) => new Way(request, q, i === 0 ? q.expansion : undefined, strategy, (seed ?? 1) + i),
   );
-  const improved = (way: Way): Plan => {
+  const begun = (way: Way): Begun => {
     const plan = () => assemble(request, q, way.expansion, way.solver.solution(), way.problem);
-    options.better?.(plan());
-    const limits = seconds === undefined ? { iterations } : { seconds: left(), iterations: iterations ?? Infinity };
-    way.solver.improve(new Budget({ now: options.now, progress, ...limits }), () => options.better?.(plan()));
-    return plan();
+    const first = plan();
+    options.better?.(first);
+    const improve = () => {
+      const limits = seconds === undefined ? { iterations } : { seconds: left(), iterations: iterations ?? Infinity };
+      way.solver.improve(new Budget({ now: options.now, progress, ...limits }), () => options.better?.(plan()));
+      return plan();
+    };
+    return { plan: first, improve };
   };
   // Other counts are other tasks: then there is no use in expanding every way to find that out.
   const { from } = options;
   const goesOn = from && samePieces(from.pieces, q.pieces);
   const known = goesOn && ways.find((way) => way.goesOnFrom(from, new Budget({ now: options.now, progress, seconds: 1 })));
-  if (known) return improved(known);
+  if (known) return begun(known);
   const turns = seconds === undefined ? 3 * ways.length : Infinity;
   for (let turn = 0, next = 1; turn < turns && !cancelled && left() > 0; turn++) {
     const open = ways.filter((way) => !way.ruledOut);
@@ -147,9 +163,9 @@ export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
     if (found === "none" && way.solver.refusal().proof === "windows") break;
     if (found === "none") way.ruledOut = true;
     if (found !== "found") continue;
-    return improved(way);
+    return begun(way);
   }
-  return refuse(request, q, ways[0].solver.refusal().why);
+  return { plan: refuse(request, q, ways[0].solver.refusal().why) };
 }
 
 /** One way of dividing the work, expanded and searched only when its turn comes. */

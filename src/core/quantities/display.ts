@@ -1,5 +1,6 @@
 import { down, EPSILON, near } from "../shared/rounding";
 import { measureOf, spoonsOf, type System } from "./unit-table";
+import { fahrenheitOf } from "./units";
 
 /** Step to which a mass is shown: finer the smaller it is, g. */
 const STEPS: readonly (readonly [below: number, step: number])[] = [
@@ -109,6 +110,6 @@ export const heatText = (text: string, scale: "C" | "F"): string =>
   scale === "C"
     ? text
     : text.replace(/(-?\d+(?:\.\d+)?) °C/g, (_, c: string) => {
-        const f = (Number(c) * 9) / 5 + 32;
+        const f = fahrenheitOf(Number(c));
         return `${Number(c) >= 100 ? 5 * near(f / 5) : near(f)} °F`;
       });

@@ -18,6 +18,8 @@ export function convert(input: { value: number; from: string; to: string; system
 
 export type Scale = "C" | "F" | "gas";
 
+export const fahrenheitOf = (celsius: number): number => (9 / 5) * celsius + 32;
+
 /** Between °C, °F and gas mark. Issues: `unknown` value (no such mark), `out_of_range` value. */
 export function convertTemperature({ value, from, to }: { value: number; from: Scale; to: Scale }): Result<{ value: number }> {
   const marks = units.gasMarks;
@@ -29,7 +31,7 @@ export function convertTemperature({ value, from, to }: { value: number; from: S
       got: value,
       wanted: `one of the marks ${marks.map((m) => m.mark).join(", ")}`,
     });
-  const fahrenheit = from === "gas" ? mark!.f : from === "C" ? (9 / 5) * value + 32 : value;
+  const fahrenheit = from === "gas" ? mark!.f : from === "C" ? fahrenheitOf(value) : value;
   if (fahrenheit < -459.67)
     return fail({ code: "out_of_range", path: ["value"], got: value, wanted: "a temperature above absolute zero" });
   if (to === "F") return ok({ value: fahrenheit });

@@ -2,20 +2,28 @@ import { clockText } from "../shared/clock";
 import { Budget } from "./budget";
 import { compile } from "./model";
 import { candidatesOf, leastDuration, type Problem, type Resource } from "./problem";
-import { Solver } from "./solver";
+import { Solver } from "./solver/solver";
 import { Windows } from "./windows";
 
 export interface ConflictOptions {
   readonly now: () => number;
   /** Time limit for the whole search for a smaller set, s; without it only the number of questions limits it. */
   readonly seconds?: number;
-  readonly cancelled?: () => boolean;
 }
 
-/** The problem with these tasks only; links to others fall away, so it is never harder. */
+/**
+ * The problem with these tasks only, so that it is never harder: links to others fall away, and a chamber need not recover
+ * where a load that is left out could bridge the pause.
+ */
 function only(problem: Problem, keep: ReadonlySet<string>): Problem {
+  const leftOut = new Set(
+    problem.tasks.filter((task) => !keep.has(task.id)).flatMap((task) => task.uses.flatMap((use) => candidatesOf(use))),
+  );
   return {
     ...problem,
+    resources: problem.resources.map((resource) =>
+      resource.kind === "chamber" && resource.slots > 1 && leftOut.has(resource.id) ? { ...resource, recovery: 0 } : resource,
+    ),
     tasks: problem.tasks
       .filter((task) => keep.has(task.id))
       .map((task) => ({ ...task, after: task.after.filter((link) => keep.has(link.task)) })),
@@ -36,7 +44,7 @@ export function conflictOf(problem: Problem, options: ConflictOptions): string[]
   const limit = options.seconds === undefined ? Infinity : options.now() + options.seconds * 1000;
   let asked = 0;
   const impossible = (tasks: readonly string[]): boolean => {
-    if (tasks.length === 0 || ++asked > QUESTIONS || options.now() >= limit || options.cancelled?.()) return false;
+    if (tasks.length === 0 || ++asked > QUESTIONS || options.now() >= limit) return false;
     const solver = new Solver(only(problem, new Set(tasks)), 1);
     const seconds = limit === Infinity ? undefined : (limit - options.now()) / 1000;
     const budget = new Budget({ now: options.now, seconds, dives: DIVES });

@@ -1,4 +1,4 @@
-import { NO_PART, type Model } from "./model";
+import { mostUnits, NO_PART, type Model } from "./model";
 
 interface Group {
   readonly resources: ReadonlySet<number>;
@@ -12,7 +12,9 @@ interface Group {
  * that can turn to nobody else) with all its units at it all the time.
  */
 export function leastSpan(model: Model): number {
-  return Math.max(longestChain(model), ...workOf(model).map((group) => Math.ceil(group.work / unitsOf(model, group))));
+  const units = Array.from({ length: model.resourceCount }, (_, r) => mostUnits(model, r));
+  const minutesOf = ({ resources, work }: Group) => Math.ceil(work / [...resources].reduce((sum, r) => sum + units[r], 0));
+  return Math.max(longestChain(model), ...workOf(model).map(minutesOf));
 }
 
 function workOf(model: Model): Group[] {
@@ -33,9 +35,6 @@ function workOf(model: Model): Group[] {
     work: all.reduce((sum, other) => sum + ([...other.resources].every((r) => resources.has(r)) ? other.work : 0), 0),
   }));
 }
-
-const unitsOf = (model: Model, { resources }: Group): number =>
-  [...resources].reduce((sum, r) => sum + (model.chambers[r]?.slots ?? model.units[r]!.reduce((a, b) => Math.max(a, b), 0)), 0);
 
 /** The longest sum of lengths and least lags along `after` (an order without rings). */
 function longestChain(model: Model): number {

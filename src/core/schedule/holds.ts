@@ -1,4 +1,4 @@
-import { compile, NO_PART, type Model, type ModelUse } from "./model";
+import { compile, takenFrom, takenUntil, warmAt, type Model, type ModelUse } from "./model";
 import { Occupancy } from "./occupancy";
 import type { Problem } from "./problem";
 import type { Solution } from "./solution";
@@ -40,7 +40,7 @@ export function holdsOf(problem: Problem, solution: Solution): Holds[] {
     task.uses.map((_, u) => model.uses[i][u].resources.indexOf(index.get(placed.get(task.id)!.taken[u])!)),
   );
   const occupancy = new Occupancy(model);
-  problem.tasks.forEach((_, i) => occupancy.placeExactly(i, starts[i], ends[i], choices[i]));
+  problem.tasks.forEach((_, i) => occupancy.placeExactly(i, starts[i], ends[i], choices[i], false));
   const users: Interval[][] = problem.resources.map(() => []);
   problem.tasks.forEach((_, i) =>
     model.uses[i].forEach((use, u) =>
@@ -62,8 +62,7 @@ export function holdsOf(problem: Problem, solution: Solution): Holds[] {
         model.uses[i].forEach((use, u) => {
           const resource = use.resources[choices[i][u]];
           const chamber = model.chambers[resource];
-          if (chamber && starts[i] <= Math.ceil((use.setting - chamber.start) / chamber.heat) && starts[i] > 0)
-            holds.push({ kind: "heat", resource });
+          if (chamber && starts[i] <= warmAt(chamber, use.setting) && starts[i] > 0) holds.push({ kind: "heat", resource });
         });
       holds.push(...linkHolds(model, i, step, starts, ends));
       if (!holds.some((hold) => hold.kind === "edge")) {
@@ -89,9 +88,7 @@ interface Interval {
 }
 
 function intervalOf(task: number, use: ModelUse, choice: number, start: number, end: number): Interval {
-  if (use.from === NO_PART) return { task, from: start, to: end };
-  const from = (use.from >= 0 ? start : end) + use.from;
-  return { task, from, to: from + use.minutes[choice] };
+  return { task, from: takenFrom(use, start, end), to: takenUntil(use, choice, start, end) };
 }
 
 /** Links that are tight: moving both ends of the task by `step` would break them. */

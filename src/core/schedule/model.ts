@@ -68,9 +68,34 @@ export interface Model {
   readonly anchored: Uint8Array;
 }
 
+/** The first minute in which a use of a task on [start, end) takes its units. */
+export function takenFrom(use: ModelUse, start: number, end: number): number {
+  return use.from === NO_PART ? start : (use.from >= 0 ? start : end) + use.from;
+}
+
+/** The minute in which it gives them back, with one of its resources (a position in its list). */
+export function takenUntil(use: ModelUse, choice: number, start: number, end: number): number {
+  return use.from === NO_PART ? end : takenFrom(use, start, end) + use.minutes[choice];
+}
+
+/** The first minute in which a chamber that is switched on at minute 0 can be at a setting, °C. */
+export function warmAt(chamber: { start: number; heat: number }, setting: number): number {
+  return Math.max(0, Math.ceil((setting - chamber.start) / chamber.heat));
+}
+
 /** Minutes that a chamber takes from one setting to another, °C; 0 where they are the same. */
 export function changeover(chamber: { heat: number; cool: number }, from: number, to: number): number {
   return Math.ceil(Math.abs(to - from) / (to > from ? chamber.heat : chamber.cool));
+}
+
+/** Units of a pool, or slots of a chamber, that are there at the most. */
+export function mostUnits(model: Model, resource: number): number {
+  const chamber = model.chambers[resource];
+  if (chamber) return chamber.slots;
+  const units = model.units[resource]!;
+  let most = 0;
+  for (let t = 0; t < units.length; t++) if (units[t] > most) most = units[t];
+  return most;
 }
 
 /** Translates a checked problem. Static bounds (earliest, latest, warm-up) are in `lo0` and `hi0`. */
@@ -152,7 +177,7 @@ export function compile(problem: Problem): Model {
     task.uses.forEach((use) => {
       const warm = (typeof use.resource === "string" ? [use.resource] : use.resource).map((id) => {
         const r = problem.resources[resourceIndex.get(id)!];
-        return r.kind === "chamber" ? Math.max(0, Math.ceil((use.setting! - r.start) / r.heat)) : 0;
+        return r.kind === "chamber" ? warmAt(r, use.setting!) : 0;
       });
       lo0[2 * i] = Math.max(lo0[2 * i], Math.min(...warm));
     }),

@@ -1,4 +1,4 @@
-import { changeover, NO_PART, type Model, type ModelUse } from "./model";
+import { changeover, NO_PART, takenFrom, takenUntil, warmAt, type Model, type ModelUse } from "./model";
 
 interface Load {
   task: number;
@@ -34,6 +34,7 @@ export class Occupancy {
   on = 1;
   /** The resource that refused last. */
   refusedBy = -1;
+  private looksAtRecovery = true;
 
   constructor(private readonly model: Model) {
     this.free = model.units.map((row) => row?.slice());
@@ -102,9 +103,19 @@ export class Occupancy {
     return true;
   }
 
-  /** Takes exactly the given choices, for putting back what was there before. */
-  placeExactly(task: number, start: number, end: number, choices: ArrayLike<number>): boolean {
+  /**
+   * Takes exactly the given choices, for putting back what was there before. `alone` false: other loads are still to come
+   * that may bridge a pause, so that recovery is left to `recoversEverywhere`.
+   */
+  placeExactly(task: number, start: number, end: number, choices: ArrayLike<number>, alone = true): boolean {
     const uses = this.model.uses[task];
+    this.looksAtRecovery = alone;
+    const placed = this.placeUses(task, uses, start, end, choices);
+    this.looksAtRecovery = true;
+    return placed;
+  }
+
+  private placeUses(task: number, uses: readonly ModelUse[], start: number, end: number, choices: ArrayLike<number>): boolean {
     for (let u = 0; u < uses.length; u++) {
       if (this.tryUse(task, uses[u], choices[u], start, end)) {
         this.choices[task][u] = choices[u];
@@ -156,12 +167,8 @@ export class Occupancy {
     const resource = use.resources[choice];
     if (use.chamber) return this.tryLoad(task, use, resource, start, end);
     const row = this.free[resource]!;
-    let from = start;
-    let to = end;
-    if (use.from !== NO_PART) {
-      from = (use.from >= 0 ? start : end) + use.from;
-      to = from + use.minutes[choice];
-    }
+    const from = takenFrom(use, start, end);
+    const to = takenUntil(use, choice, start, end);
     const { amount } = use;
     for (let minute = from; minute < to; minute++) {
       if (row[minute] >= amount) continue;
@@ -188,12 +195,8 @@ export class Occupancy {
       return;
     }
     const row = this.free[resource]!;
-    let from = start;
-    let to = end;
-    if (use.from !== NO_PART) {
-      from = (use.from >= 0 ? start : end) + use.from;
-      to = from + use.minutes[choice];
-    }
+    const from = takenFrom(use, start, end);
+    const to = takenUntil(use, choice, start, end);
     for (let minute = from; minute < to; minute++) row[minute] += use.amount;
   }
 
@@ -213,6 +216,9 @@ export class Occupancy {
     const loads = this.loads[resource];
     const { amount, setting, sealed, rank } = use;
     if (amount > chamber.slots) return this.refuse(resource, 1 << 28, 1 << 28);
+    // The task's window knows only when the first of its chambers is warm.
+    const warm = warmAt(chamber, setting);
+    if (start < warm) return this.refuse(resource, 1 << 28, warm - start);
     if (chamber.ranked && !this.ranksHold(loads, rank, resource, start)) return false;
     const { span, change: widest } = this.reach[resource];
     const near = Math.max(widest, chamber.recovery);
@@ -240,7 +246,7 @@ export class Occupancy {
     let at = firstFrom(loads, start + 1);
     while (at > 0 && loads[at - 1].start === start && loads[at - 1].rank > rank) at--;
     loads.splice(at, 0, { task, start, end, amount, setting, sealed, rank });
-    if (chamber.recovery === 0 || this.recovers(resource, start, end)) return true;
+    if (chamber.recovery === 0 || !this.looksAtRecovery || this.recovers(resource, start, end)) return true;
     loads.splice(at, 1);
     return this.refuse(resource, 1, 1);
   }
@@ -281,6 +287,13 @@ export class Occupancy {
     for (let i = from; i < loads.length && loads[i].start < end; i++)
       if (loads[i].start > start && full(loads[i].start)) return false;
     return true;
+  }
+
+  /** Whether the pauses between all groups of loads are long enough. */
+  recoversEverywhere(): boolean {
+    return this.model.chambers.every(
+      (chamber, resource) => !chamber || chamber.recovery === 0 || this.recovers(resource, 0, this.model.horizon),
+    );
   }
 
   /** Whether the pauses between the groups of loads near [start, end) are long enough. */

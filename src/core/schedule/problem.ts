@@ -77,6 +77,13 @@ export type Use = Task["uses"][number];
 /** The resources a use may take, in its order. */
 export const candidatesOf = (use: Use): readonly string[] => (typeof use.resource === "string" ? [use.resource] : use.resource);
 
+/** The minutes [from, until) in which a use of a task on [start, end) takes its units, with one of its candidates (a position). */
+export function takenIn({ from, minutes }: Use, choice: number, start: number, end: number): readonly [number, number] {
+  if (from === undefined || minutes === undefined) return [start, end];
+  const begin = (from >= 0 ? start : end) + from;
+  return [begin, begin + (Array.isArray(minutes) ? minutes[choice] : minutes)];
+}
+
 /** Least duration, min: the number, the lower end of a window, or the quickest choice. */
 export function leastDuration(task: Task): number {
   if (typeof task.duration === "number") return task.duration;

@@ -4,7 +4,7 @@ import { leastSpan } from "./energy";
 import type { Model } from "./model";
 import { Occupancy } from "./occupancy";
 import { candidatesOf, type Problem } from "./problem";
-import type { Solution } from "./solution";
+import type { Placed, Solution } from "./solution";
 import { tighten } from "./tighten";
 import { Windows } from "./windows";
 import { isAimed } from "./wishes";
@@ -30,6 +30,16 @@ export function guessAt(problem: Problem, solution: Solution): Guess | undefined
   );
   if (choices.some((list) => list.includes(-1))) return undefined;
   return { starts: Int32Array.from(at, (t) => t.start), ends: Int32Array.from(at, (t) => t.end), choices };
+}
+
+/** A schedule as the tasks of a solution. */
+export function placedIn(problem: Problem, { starts, ends, choices }: Guess): Placed[] {
+  return problem.tasks.map((task, i) => ({
+    id: task.id,
+    start: starts[i],
+    end: ends[i],
+    taken: task.uses.map((use, u) => candidatesOf(use)[choices[i][u]]),
+  }));
 }
 
 export interface DiveOptions {
@@ -81,8 +91,8 @@ export class Search {
   private readonly inPlay: Int32Array;
   private inPlayCount = 0;
   /** Minutes from the first start to the last end, and the first start, at the least. */
-  readonly leastSpan: number;
-  readonly firstStart: number;
+  private readonly leastSpan: number;
+  private readonly firstStart: number;
   private restCost = 0;
   private restFirst = 0;
   private restLast = 0;
@@ -123,7 +133,10 @@ export class Search {
     this.windows.undo(this.rootMark);
   }
 
-  /** Keeps `schedule` except the tasks in `freed`, which are left to be placed. False if they cannot be (a bug in the caller's schedule). */
+  /**
+   * Keeps `schedule` except the tasks in `freed`, which are left to be placed. False if what is kept does not hold without
+   * them: a load that is freed may have bridged the pause of two others.
+   */
   loosen(schedule: Schedule, freed: Uint8Array): boolean {
     const { occupancy, windows, model } = this;
     this.windows.undo(this.rootMark);
@@ -139,9 +152,9 @@ export class Search {
     for (let i = 0; i < model.n; i++) {
       if (freed[i] || schedule.starts[i] < 0) continue;
       if (!occupancy.isPlaced(i))
-        good = occupancy.placeExactly(i, schedule.starts[i], schedule.ends[i], schedule.choices[i]) && good;
+        good = occupancy.placeExactly(i, schedule.starts[i], schedule.ends[i], schedule.choices[i], false) && good;
     }
-    return windows.fixMany(schedule.starts, schedule.ends, freed) && good;
+    return windows.fixMany(schedule.starts, schedule.ends, freed) && good && occupancy.recoversEverywhere();
   }
 
   /** Places tasks where a guess has them, the ones with the least room first, and leaves out what no longer fits. */
@@ -168,13 +181,19 @@ export class Search {
     this.last = this.restLast;
     let cost = this.restCost;
     for (let k = 0; k < this.inPlayCount; k++) cost += this.leastCost(this.inPlay[k]);
-    const { n, makespan, span } = this.model;
-    if (n === 0) return 0;
-    return (
-      cost +
-      makespan * Math.max(this.last, this.firstStart + this.leastSpan) +
-      span * Math.max(this.leastSpan, this.last - this.first)
-    );
+    if (this.model.n === 0) return 0;
+    return cost + this.endsCost(this.last, this.last - this.first);
+  }
+
+  /** What the span and the last end of the day cost at the least, in any schedule. */
+  get leastEnds(): number {
+    return this.endsCost(0, 0);
+  }
+
+  /** The same where the last end and the span are known to be no less than these, min. */
+  private endsCost(last: number, minutes: number): number {
+    const { makespan, span } = this.model;
+    return makespan * Math.max(last, this.firstStart + this.leastSpan) + span * Math.max(minutes, this.leastSpan);
   }
 
   /** What a task costs at the least inside its windows; counts it into the first start and the last end. */

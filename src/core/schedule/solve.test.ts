@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { anyProblem, expectProblem } from "@tests/any-problem";
 import type { ProblemInput } from "./problem";
 import { solve } from "./solve";
-import type { Answer } from "./solver";
+import type { Answer } from "./solver/solver";
 import { SolutionSchema } from "./solution";
 import { verify } from "./verify";
 

@@ -7,12 +7,12 @@ import type { Schedule } from "./search";
  * Late where a due time that costs earliness waits at the end of the cluster; early where there is at most a deadline.
  * In `variety` of the cases (0 to 1) chance decides instead.
  */
-export function clusterWishes(model: Model, aimed: Uint8Array, chance: Chance, variety: number): Wish[] {
+export function clusterWishes(model: Model, isLate: (task: number) => boolean, chance: Chance, variety: number): Wish[] {
   const late = new Uint8Array(model.clusterCount);
-  for (let i = 0; i < model.n; i++) if (aimed[i]) late[model.cluster[i]] = 1;
-  return Array.from(late, (isLate) => {
-    if (chance.unit() < (isLate ? variety : 3 * variety)) return chance.below(2) === 0 ? "late" : "early";
-    return isLate ? "late" : "early";
+  for (let i = 0; i < model.n; i++) if (isLate(i)) late[model.cluster[i]] = 1;
+  return Array.from(late, (goesLate) => {
+    if (chance.unit() < (goesLate ? variety : 3 * variety)) return chance.below(2) === 0 ? "late" : "early";
+    return goesLate ? "late" : "early";
   });
 }
 

@@ -43,6 +43,8 @@ export function usePlan(): PlanContextValue {
   return value;
 }
 
+/** The first plan is drawn before it is kept and a worker made ready for the next question: both take time from it, ms. */
+const DRAWN_MS = 1000;
 /** A plan that gets better is kept at most this often, ms. */
 const KEEP_MS = 2500;
 
@@ -61,6 +63,13 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
   const [good, setGood] = useState(stored);
   const [work, setWork] = useState<Work>({ kind: "idle" });
   const run = useRef<{ cancel: () => void } | undefined>(undefined);
+  /** A plan that is still to be kept, and when. */
+  const unkept = useRef<GoodPlan | undefined>(undefined);
+  const keeping = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  const stopKeeping = useCallback(() => {
+    clearTimeout(keeping.current);
+    keeping.current = unkept.current = undefined;
+  }, []);
 
   const checked = useMemo(() => checkDraft(draft, source), [draft, source]);
   const [latest, setLatest] = useState(checked.ok ? checked : undefined);
@@ -72,10 +81,11 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
   const stop = useCallback(() => {
     run.current?.cancel();
     run.current = undefined;
+    stopKeeping();
     setWork({ kind: "idle" });
     // What was found before the cook said "good enough" is the plan.
     if (good) void savePlan(good);
-  }, [good, savePlan]);
+  }, [good, savePlan, stopKeeping]);
 
   const goodKey = useMemo(() => (good ? planKey(good.request) : ""), [good]);
   const wantedKey = useMemo(() => (checked.ok ? planKey(checked.request) : ""), [checked]);
@@ -92,18 +102,24 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
       run.current?.cancel();
       runKey.current = key;
       setWork({ kind: "searching" });
-      let kept = -Infinity;
+      stopKeeping();
+      let kept = false;
       const told = {
         better(plan: Plan) {
           if (run.current !== mine) return;
-          // Kept at once and then now and again: whoever leaves before the search ends finds what there was.
-          if (performance.now() - kept > KEEP_MS) {
-            kept = performance.now();
-            void savePlan({ request, plan });
-          }
-          setGood({ request, plan });
+          unkept.current = { request, plan };
+          setGood(unkept.current);
           setWork({ kind: "improving" });
-          prepare(plan);
+          // Kept once it is drawn and then now and again: whoever leaves before the search ends finds what there was.
+          keeping.current ??= setTimeout(
+            () => {
+              kept = true;
+              void savePlan(unkept.current!);
+              prepare(unkept.current!.plan);
+              stopKeeping();
+            },
+            kept ? KEEP_MS : DRAWN_MS,
+          );
         },
         progress(progress: Progress) {
           if (run.current === mine)
@@ -115,13 +131,15 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
       mine.done.then((plan) => {
         if (run.current !== mine) return;
         run.current = undefined;
+        stopKeeping();
         if (plan.solution.status === "infeasible") return setWork({ kind: "refused", why: plan.solution.why });
         setGood({ request, plan });
         setWork({ kind: "idle" });
         void savePlan({ request, plan });
+        prepare(plan);
       });
     },
-    [savePlan],
+    [savePlan, stopKeeping],
   );
 
   useEffect(() => {
@@ -140,7 +158,14 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
     if (checked.ok) start(checked.request, wantedKey);
   }, [checked, wantedKey, start]);
 
-  useEffect(() => () => run.current?.cancel(), []);
+  useEffect(
+    () => () => {
+      run.current?.cancel();
+      if (unkept.current) void savePlan(unkept.current);
+      stopKeeping();
+    },
+    [savePlan, stopKeeping],
+  );
   // The next question will come, whatever it is.
   useEffect(() => prepare(stored?.plan), [stored]);
 

@@ -74,7 +74,8 @@ export function Axis({
                 position: "absolute",
                 left: scale.x(minute),
                 top: 41,
-                transform: "translateX(-50%)",
+                // In the middle of its minute, but never under the names of the lanes.
+                transform: `translateX(max(-50%, ${2 - scale.x(minute)}px))`,
                 textAlign: "center",
                 fontSize: "0.72rem",
                 lineHeight: "16px",

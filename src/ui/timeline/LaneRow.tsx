@@ -5,7 +5,8 @@ import { COLOUR, monogram, toneOf, type Tone } from "../theme/tokens";
 import type { TimeScale } from "./scale";
 import type { Block, Lane } from "./timeline.view-model";
 
-const HATCH = (line: string, ground: string) => `repeating-linear-gradient(135deg, ${ground} 0 4px, ${line} 4px 5px)`;
+/** Slanting lines on a ground that nothing behind it shows through. */
+const HATCH = (line: string, ground: string) => `repeating-linear-gradient(135deg, ${ground} 0 4px, ${line} 4px 5px) ${ground}`;
 
 /** How a block is drawn: solid for hands, hatched for what runs by itself, dotted for what waits. Colour only says which item. */
 function paint(kind: Block["kind"], tone: Tone) {
@@ -193,49 +194,29 @@ function BlockButton({ block, lane, height, scale, tone, name, chosen, onSelect,
   return (
     <>
       {block.window && <RestWindow window={block.window} scale={scale} top={top} height={boxHeight} tone={tone} />}
-      <Box
-        component="button"
+      <button
         type="button"
+        className="block"
         data-block={block.task}
         data-kind={block.kind}
         aria-label={`${name}: ${block.text}, ${timeText}, ${kindText}`}
         aria-pressed={chosen}
         title={`${name}: ${block.text}\n${timeText}`}
         onClick={() => onSelect(block.task)}
-        sx={{
+        style={{
           ...paint(block.kind, tone),
-          position: "absolute",
           left,
           top,
           width,
           height: boxHeight,
-          p: 0,
-          pl: width >= 19 ? "3px" : 0,
-          borderRadius: "2px",
-          textAlign: "left",
-          font: "inherit",
+          paddingLeft: width >= 19 ? 3 : 0,
           fontSize: boxHeight < 17 ? 10.5 : 11.5,
-          fontWeight: 600,
           lineHeight: `${block.fill && boxHeight >= 34 ? 17 : Math.min(boxHeight - 2, 26)}px`,
-          overflow: "hidden",
-          whiteSpace: "nowrap",
-          cursor: "pointer",
-          zIndex: chosen ? 2 : 1,
-          outline: chosen ? `2px solid ${COLOUR.ink}` : "none",
-          outlineOffset: 1,
-          "&:focus-visible": { outline: `2px solid ${COLOUR.ink}`, outlineOffset: 1, zIndex: 3 },
         }}
       >
         {label}
-        {block.fill && boxHeight >= 34 && width >= 24 && (
-          <Box
-            component="span"
-            sx={{ display: "block", fontWeight: 500, fontSize: 10.5, lineHeight: "13px", whiteSpace: "normal" }}
-          >
-            {width < 32 ? block.fill.split(" ")[0] : block.fill}
-          </Box>
-        )}
-      </Box>
+        {block.fill && boxHeight >= 34 && width >= 24 && <span>{width < 32 ? block.fill.split(" ")[0] : block.fill}</span>}
+      </button>
     </>
   );
 }
@@ -258,22 +239,46 @@ function RestWindow({
   const right = scale.x(to);
   if (right - left < 3) return null;
   return (
-    <Box
+    <div
       aria-hidden
-      sx={{
-        position: "absolute",
+      className="window"
+      style={{
         left,
         width: right - left,
         top: top + height / 2 - 1,
-        height: "2px",
         background: `${tone.deep}88`,
-        "&::before, &::after": { position: "absolute", top: -7, fontSize: 10, color: tone.deep, lineHeight: "16px" },
-        "&::before": { content: '"▸"', left: -3 },
-        "&::after": { content: '"◂"', right: -3 },
+        color: tone.deep,
       }}
     />
   );
 }
+
+/**
+ * What all blocks and windows share, for the element around them. A day has hundreds of blocks: what differs is written on
+ * them directly, since a style of its own for each would take longer to make than the blocks.
+ */
+export const BLOCK_STYLES = {
+  "& .block": {
+    position: "absolute",
+    p: 0,
+    borderRadius: "2px",
+    textAlign: "left",
+    font: "inherit",
+    fontWeight: 600,
+    overflow: "hidden",
+    whiteSpace: "nowrap",
+    cursor: "pointer",
+    zIndex: 1,
+    outlineOffset: 1,
+  },
+  "& .block[aria-pressed=true]": { zIndex: 2, outline: `2px solid ${COLOUR.ink}` },
+  "& .block:focus-visible": { zIndex: 3, outline: `2px solid ${COLOUR.ink}` },
+  "& .block > span": { display: "block", fontWeight: 500, fontSize: 10.5, lineHeight: "13px", whiteSpace: "normal" },
+  "& .window": { position: "absolute", height: "2px" },
+  "& .window::before, & .window::after": { position: "absolute", top: -7, fontSize: 10, lineHeight: "16px" },
+  "& .window::before": { content: '"▸"', left: -3 },
+  "& .window::after": { content: '"◂"', right: -3 },
+} as const;
 
 const SAMPLE: Tone = { mist: "#e6e9e5", deep: "#4d5b5d" };
 

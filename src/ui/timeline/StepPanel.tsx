@@ -4,7 +4,7 @@ import IconButton from "@mui/material/IconButton";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import Close from "@mui/icons-material/CloseOutlined";
-import type { ReactNode } from "react";
+import { useMemo, type ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/plan/batches";
 import { taskShares } from "@/core/plan/expand";
@@ -18,9 +18,8 @@ import { useTicks } from "../kit/use-stored";
 import { useDisplay } from "../kit/use-display";
 import { targetsOf } from "../plan/plan-summary";
 import { COLOUR, toneOf } from "../theme/tokens";
-import type { Holds } from "@/core/schedule/holds";
 import { RunsLate } from "./RunsLate";
-import { whyHere } from "./why";
+import { planHolds, whyHere } from "./why";
 import { stepOfTask } from "./timeline.view-model";
 
 interface Props {
@@ -28,7 +27,6 @@ interface Props {
   readonly request: PlanRequest;
   readonly task: string;
   readonly toneIndex: ReadonlyMap<string, number>;
-  readonly holds: readonly Holds[];
   readonly onClose: () => void;
   readonly onSelect: (task: string) => void;
 }
@@ -38,8 +36,9 @@ const WHY_SHOWN = 5;
 const CUE_WORD = { see: "Look", feel: "Feel", hear: "Listen", smell: "Smell" } as const;
 
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
-export function StepPanel({ plan, request, task, toneIndex, holds, onClose, onSelect }: Props) {
+export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }: Props) {
   const { clock, weight, heat, dial } = useDisplay();
+  const holds = useMemo(() => planHolds(plan), [plan]);
   const info = plan.tasks[task];
   const placed = plan.solution.tasks.find((t) => t.id === task);
   const problemTask = plan.problem.tasks.find((t) => t.id === task);

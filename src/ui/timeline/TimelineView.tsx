@@ -2,14 +2,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonGroup from "@mui/material/ButtonGroup";
-import { useEffect, useMemo, useState, type KeyboardEvent } from "react";
+import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from "react";
 import { useDisplay } from "../kit/use-display";
 import { Empty } from "../kit/Empty";
 import { itemOrder } from "../gathering/gathering.view-model";
-import { usePlan } from "../plan/PlanProvider";
+import { usePlan, type GoodPlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
 import { Axis, Folds, TargetLines } from "./Axis";
-import { LaneRow, Swatch } from "./LaneRow";
+import { BLOCK_STYLES, LaneRow, Swatch } from "./LaneRow";
 import { timeScale } from "./scale";
 import { StepPanel } from "./StepPanel";
 import { timelineModel } from "./timeline.view-model";
@@ -39,8 +39,6 @@ export function TimelineView() {
     () => model && timeScale(model.busy, { fit: (width - LABEL_WIDTH - 14) * ZOOMS[zoom].factor }),
     [model, width, zoom],
   );
-  const holds = useMemo(() => (good ? planHolds(good.plan) : []), [good]);
-  const tight = useMemo(() => (good ? bottleneckText(good.plan, good.request, holds) : undefined), [good, holds]);
   const order = useMemo(() => itemOrder(source.items), [source.items]);
 
   useEffect(() => {
@@ -84,14 +82,7 @@ export function TimelineView() {
           <Swatch kind="wait">waits</Swatch>
           <Swatch kind="window">a rest may end from ▸ to ◂</Swatch>
           <Swatch kind="closed">not there</Swatch>
-          {tight && (
-            <Box data-testid="bottleneck" sx={{ color: COLOUR.ink }}>
-              <Box component="span" sx={{ color: COLOUR.soft }}>
-                Tightest:{" "}
-              </Box>
-              {tight}
-            </Box>
-          )}
+          <Tightest good={good} />
           <ButtonGroup size="small" sx={{ ml: "auto" }} aria-label="Zoom">
             {ZOOMS.map(({ name }, i) => (
               <Button
@@ -116,6 +107,7 @@ export function TimelineView() {
             borderRadius: "4px",
             background: COLOUR.card,
             overscrollBehavior: "contain",
+            ...BLOCK_STYLES,
           }}
         >
           <Box sx={{ position: "relative", width: LABEL_WIDTH + scale.width + 10, minWidth: "100%" }}>
@@ -146,11 +138,25 @@ export function TimelineView() {
           request={good.request}
           task={chosen}
           toneIndex={order}
-          holds={holds}
           onClose={() => setSelected(undefined)}
           onSelect={setSelected}
         />
       )}
+    </Box>
+  );
+}
+
+/** The resource that most tasks wait for. Worked out once the timeline is drawn: the cook looks at that first. */
+function Tightest({ good }: { good: GoodPlan }) {
+  const drawn = useDeferredValue<GoodPlan | undefined>(good, undefined);
+  const tight = useMemo(() => drawn && bottleneckText(drawn.plan, drawn.request, planHolds(drawn.plan)), [drawn]);
+  if (!tight) return null;
+  return (
+    <Box data-testid="bottleneck" sx={{ color: COLOUR.ink }}>
+      <Box component="span" sx={{ color: COLOUR.soft }}>
+        Tightest:{" "}
+      </Box>
+      {tight}
     </Box>
   );
 }

@@ -1,5 +1,5 @@
 import type { Model, ModelUse } from "../model";
-import { NO_PART } from "../model";
+import { mostUnits, NO_PART } from "../model";
 import { addChamber, type Load } from "./chamber";
 import { Cumulative, type Demand } from "./cumulative";
 import { Engine } from "./engine";
@@ -96,7 +96,7 @@ export function build(model: Model, low: Int32Array, high: Int32Array): Built {
     if (list.length === 0) return;
     addPool(engine, list, model.units[r]!);
     const sure = list.filter((d) => d.taken < 0);
-    if (Math.max(...model.units[r]!) === 1 && sure.length > 1 && sure.length <= PAIRED) addPairs(engine, sure);
+    if (mostUnits(model, r) === 1 && sure.length > 1 && sure.length <= PAIRED) addPairs(engine, sure);
   });
   const pools = [...shared.values()];
   for (const pool of pools) {
@@ -113,7 +113,7 @@ export function build(model: Model, low: Int32Array, high: Int32Array): Built {
   });
 
   const objective = new Objective(termsOf(model, engine, start, end, arc), engine);
-  engine.addPropagator(objective, objective.watched());
+  objective.addTo(engine);
   return { engine, objective, start, end, taken, loads };
 }
 
@@ -154,14 +154,22 @@ function demandOf(
 }
 
 function addPool(engine: Engine, demands: readonly Demand[], units: Int32Array): void {
-  const capacity = Math.max(0, ...units);
-  const missing = units.map((n) => capacity - n);
+  const last = units.length - 1;
+  let capacity = units[last];
+  let fewest = last > 0 ? units[0] : 0;
+  for (let t = 0; t < last; t++) {
+    if (units[t] > capacity) capacity = units[t];
+    if (units[t] < fewest) fewest = units[t];
+  }
+  let wanted = 0;
+  for (const { amount } of demands) wanted += amount;
+  // Never full: nothing to keep.
+  if (wanted <= fewest) return;
+  const missing = new Int32Array(units.length);
+  for (let t = 0; t < last; t++) missing[t] = capacity - units[t];
   // Beyond the horizon there is nothing.
-  missing[missing.length - 1] = capacity;
-  const everFull = demands.reduce((sum, d) => sum + d.amount, 0) > Math.min(...units.subarray(0, units.length - 1));
-  if (!everFull) return;
-  const pool = new Cumulative(demands, capacity, missing);
-  engine.addPropagator(pool, pool.watched());
+  missing[last] = capacity;
+  new Cumulative(demands, capacity, missing).addTo(engine);
 }
 
 /** For each two uses of a single unit: one before the other. */

@@ -1,4 +1,4 @@
-import { changeover, type Model, type ModelUse } from "../model";
+import { changeover, warmAt, type Model, type ModelUse } from "../model";
 import type { Moment } from "./build";
 import { Cumulative } from "./cumulative";
 import type { Engine } from "./engine";
@@ -17,21 +17,29 @@ type Chamber = NonNullable<Model["chambers"][number]>;
 type AddArc = (from: Moment, to: Moment, weight: number, when?: number) => void;
 
 /**
- * Slots, settings, seals, ranks and warm-up of a chamber, pair by pair. Recovery is kept for pairs that cannot be in
- * together; for others it is looked at on whole schedules (`breaksRecovery`), since a third load may bridge them.
+ * Slots, settings, seals, ranks and warm-up of a chamber, pair by pair. Recovery is kept for pairs that no third load can
+ * bridge; for others it is looked at on whole schedules (`shortPause`).
  */
 export function addChamber(engine: Engine, chamber: Chamber, loads: readonly Load[], arc: AddArc, horizon: number): void {
   const zero = { x: engine.newVar(0, 0), plus: 0 };
   for (const load of loads) {
-    const warm = Math.max(0, Math.ceil((load.use.setting - chamber.start) / chamber.heat));
+    const warm = warmAt(chamber, load.use.setting);
     if (warm > 0) arc(zero, load.start, warm, load.taken >= 0 ? 2 * load.taken : -1);
     if (load.use.amount > chamber.slots) engine.addClause(load.taken >= 0 ? [2 * load.taken + 1, 0] : []);
   }
   const canShare = (a: Load, b: Load) => a.use.setting === b.use.setting && a.use.amount + b.use.amount <= chamber.slots;
-  // Where no two loads can ever be in together, none can bridge others either.
-  const recovery = loads.some((a, i) => loads.some((b, j) => j > i && canShare(a, b))) ? 0 : chamber.recovery;
+  const lo = ({ x, plus }: Moment) => engine.lo(x) + plus;
+  const hi = ({ x, plus }: Moment) => engine.hi(x) + plus;
+  // With whom each load may ever be in together.
+  const beside = loads.map((a) =>
+    loads.filter((b) => b.task !== a.task && canShare(a, b) && lo(a.start) < hi(b.end) && lo(b.start) < hi(a.end)),
+  );
   for (let a = 0; a < loads.length; a++)
-    for (let b = a + 1; b < loads.length; b++) addPair(engine, { ...chamber, recovery }, loads[a], loads[b], arc);
+    for (let b = a + 1; b < loads.length; b++) {
+      // A pause between two may be bridged only by loads that are in with the one and with the other.
+      const bridged = beside[a].some((c) => c !== loads[b]) && beside[b].some((c) => c !== loads[a]);
+      addPair(engine, { ...chamber, recovery: bridged ? 0 : chamber.recovery }, loads[a], loads[b], arc);
+    }
   const total = loads.reduce((sum, load) => sum + load.use.amount, 0);
   if (total <= chamber.slots) return;
   const demands = loads.map(({ start, end, use, taken, task: _ }) => ({
@@ -45,8 +53,7 @@ export function addChamber(engine: Engine, chamber: Chamber, loads: readonly Loa
   }));
   const missing = new Int32Array(horizon + 1);
   missing[horizon] = chamber.slots;
-  const slots = new Cumulative(demands, chamber.slots, missing);
-  engine.addPropagator(slots, slots.watched());
+  new Cumulative(demands, chamber.slots, missing).addTo(engine);
 }
 
 function addPair(engine: Engine, chamber: Chamber, a: Load, b: Load, arc: AddArc): void {
@@ -74,6 +81,14 @@ function addPair(engine: Engine, chamber: Chamber, a: Load, b: Load, arc: AddArc
       arc(b.end, a.start, ba, second);
     }
   } else {
+    if (chamber.recovery > 0 && !follows(b.start, a.end, chamber.recovery) && !follows(a.start, b.end, chamber.recovery)) {
+      const [first, second, together] = [flag(), flag(), flag()];
+      oneOf(first, second, together);
+      arc(a.end, b.start, chamber.recovery, first);
+      arc(b.end, a.start, chamber.recovery, second);
+      arc(a.start, b.end, 1, together);
+      arc(b.start, a.end, 1, together);
+    }
     for (const [sealed, other] of [
       [a, b],
       [b, a],
@@ -99,14 +114,20 @@ function addPair(engine: Engine, chamber: Chamber, a: Load, b: Load, arc: AddArc
 }
 
 /**
- * Whether loads at known times leave a chamber no time to recover.
+ * Looks for a load that comes too soon after the group before it.
  * @param at  [start, end) of each load that is in this chamber, min, any order
+ * @returns positions of the load that is last in the group before, and of the one that comes too soon; undefined where
+ * every pause is long enough
  */
-export function breaksRecovery(at: readonly (readonly [number, number])[], recovery: number): boolean {
-  let last = -Infinity;
-  for (const [start, end] of [...at].sort((a, b) => a[0] - b[0])) {
-    if (start >= last && start - last < recovery) return true;
-    last = Math.max(last, end);
+export function shortPause(
+  at: readonly (readonly [number, number])[],
+  recovery: number,
+): { readonly before: number; readonly after: number } | undefined {
+  let before = -1;
+  for (const after of at.map((_, k) => k).sort((a, b) => at[a][0] - at[b][0])) {
+    const pause = before < 0 ? recovery : at[after][0] - at[before][1];
+    if (pause >= 0 && pause < recovery) return { before, after };
+    if (before < 0 || at[after][1] > at[before][1]) before = after;
   }
-  return false;
+  return undefined;
 }

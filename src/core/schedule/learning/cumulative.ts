@@ -74,13 +74,14 @@ export class Cumulative implements Propagator {
     for (let i = 0; i < n; i++) this.touch(i);
   }
 
-  watched(): [node: number, slot: number][] {
-    return this.demands.flatMap((d, i) =>
-      [d.start, ...(d.end === d.start ? [] : [d.end]), ...(d.taken >= 0 ? [d.taken] : [])].flatMap((x): [number, number][] => [
-        [2 * x, i],
-        [2 * x + 1, i],
-      ]),
-    );
+  /** Puts the pool into the search. */
+  addTo(engine: Engine): void {
+    const id = engine.addPropagator(this);
+    this.demands.forEach(({ start, end, taken }, i) => {
+      engine.wakeBy(start, id, i);
+      if (end !== start) engine.wakeBy(end, id, i);
+      if (taken >= 0) engine.wakeBy(taken, id, i);
+    });
   }
 
   touch(slot: number): void {

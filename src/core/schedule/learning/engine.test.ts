@@ -47,6 +47,41 @@ test("a switch that would break a lag is turned off, and turned on it holds", ()
   expect([engine.lo(b), engine.hi(a)]).toEqual([0, 9]);
 });
 
+const MOST = 3;
+const literal = fc.record({ x: fc.nat(4), atLeast: fc.boolean(), value: fc.integer({ min: 0, max: MOST }) });
+const holds = ({ x, atLeast, value }: { x: number; atLeast: boolean; value: number }, at: readonly number[]) =>
+  atLeast ? at[x] >= value : at[x] <= value;
+const lag = fc.record({ from: fc.nat(4), to: fc.nat(4), weight: fc.integer({ min: -2, max: 2 }) });
+
+test("whatever clauses and lags there are, it finds values exactly where there are some, and they keep all", () => {
+  const every = Array.from({ length: (MOST + 1) ** 5 }, (_, k) =>
+    Array.from({ length: 5 }, (_, x) => Math.floor(k / (MOST + 1) ** x) % (MOST + 1)),
+  );
+  let none = 0;
+  fc.assert(
+    fc.property(
+      fc.array(fc.array(literal, { minLength: 1, maxLength: 4 }), { minLength: 4, maxLength: 40 }),
+      fc.array(lag, { maxLength: 5 }),
+      (clauses, lags) => {
+        const keeps = (at: readonly number[]) =>
+          clauses.every((clause) => clause.some((l) => holds(l, at))) &&
+          lags.every(({ from, to, weight }) => from === to || at[to] >= at[from] + weight);
+        const engine = new Engine();
+        for (let x = 0; x < 5; x++) engine.newVar(0, MOST);
+        for (const { from, to, weight } of lags) if (from !== to) engine.addArc(2 * from, 2 * to, weight);
+        for (const clause of clauses)
+          engine.addClause(clause.flatMap(({ x, atLeast, value }) => (atLeast ? [2 * x, value] : [2 * x + 1, -value])));
+        const found = !engine.broken && settle(engine);
+        if (!found) none++;
+        if (found) expect(keeps([0, 1, 2, 3, 4].map((x) => engine.lo(x)))).toBe(true);
+        else expect(every.some(keeps)).toBe(false);
+      },
+    ),
+    { numRuns: 400 },
+  );
+  expect(none).toBeGreaterThan(20);
+});
+
 test("five cannot sit on four chairs, whatever is tried", () => {
   const engine = new Engine();
   const sits = Array.from({ length: 5 }, () => Array.from({ length: 4 }, () => engine.newVar(0, 1)));
@@ -109,7 +144,7 @@ describe("a pool minute by minute", () => {
       taken: -1,
     }));
     const cumulative = new Cumulative(demands, capacity, new Int32Array(horizon + 1));
-    engine.addPropagator(cumulative, cumulative.watched());
+    cumulative.addTo(engine);
     return vars;
   };
 

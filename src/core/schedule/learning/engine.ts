@@ -1,5 +1,10 @@
+import { Activity } from "./activity";
 import { Arcs } from "./arcs";
 import { ClauseStore, grown } from "./clauses";
+import { DeadEnd } from "./dead-end";
+import { Literals } from "./literals";
+import { Trail } from "./trail";
+import { firstAbove, Watches, type Watch } from "./watches";
 
 /**
  * Whole-number variables whose bounds are narrowed by propagation, with every change explained, so that a dead end
@@ -9,28 +14,18 @@ import { ClauseStore, grown } from "./clauses";
  * of node 2x + 1 is minus the upper bound of x. The opposite of "p ≥ v" is "p ^ 1 ≥ 1 − v".
  */
 export class Engine {
-  /** Lower bound of each node. */
-  lb = new Int32Array(64);
   vars = 0;
   level = 0;
   conflicts = 0;
   /** Set when the constraints are shown to have no solution at all. */
   broken = false;
 
-  // The trail: which node was raised, from what, to what, why, and the trail entry of that node before.
-  private trailNode = new Int32Array(1024);
-  private trailOld = new Int32Array(1024);
-  private trailNew = new Int32Array(1024);
-  private trailPrev = new Int32Array(1024);
-  private trailReason = new Int32Array(1024);
-  private trailLevel = new Int32Array(1024);
-  private marked = new Uint8Array(1024);
-  private needed = new Int32Array(1024);
-  private length = 0;
+  private readonly trail = new Trail();
+  /** The first entry of the trail whose consequences are not drawn yet. */
   private head = 0;
-  private readonly levelStart: number[] = [0];
-  private readonly levelPool: number[] = [0];
-  private last = new Int32Array(64).fill(-1);
+  /** Where the trail and the explanations of each level begin. */
+  private levelStart = new Int32Array(256);
+  private levelPool = new Int32Array(256);
 
   /** Explanations that propagators give, as [count, node, value, …]; cut back with the trail. */
   private pool = new Int32Array(4096);
@@ -38,39 +33,43 @@ export class Engine {
 
   private readonly arcs = new Arcs();
   private readonly clauses = new ClauseStore();
-  /** Per node that a watched literal's opposite is about: [clause position, threshold, …]. */
-  private readonly watches: number[][] = [];
+  /** By the nodes that the opposites of watched literals are about. */
+  private readonly watches = new Watches();
 
   private readonly propagators: Propagator[] = [];
   private readonly wakes: number[][] = [];
   private queued: Uint8Array = new Uint8Array(0);
-  private queue: number[] = [];
+  /** Propagators that wait for their turn, first come first served, in a ring. */
+  private queue: Int32Array = new Int32Array(1);
+  private queueHead = 0;
+  private queueTail = 0;
 
   /** The literals whose conjunction failed, as node, value pairs. */
-  private conflict: number[] = [];
+  private readonly conflict = new Literals();
 
-  activity = new Float64Array(32);
-  private step = 1;
-  private readonly scratch: number[] = [];
+  private readonly activity = new Activity();
+  private readonly deadEnd = new DeadEnd(
+    this.trail,
+    (reason, node, value, into) => this.explain(reason, node, value, into),
+    (x) => this.activity.credit(x),
+  );
+  private readonly four = new Int32Array(4);
+
+  /** Lower bound of each node. */
+  get lb(): Int32Array {
+    return this.trail.lb;
+  }
 
   newVar(lo: number, hi: number): number {
     const x = this.vars++;
-    if (2 * x + 1 >= this.lb.length) {
-      this.lb = grown(this.lb);
-      const last = new Int32Array(this.last.length * 2).fill(-1);
-      last.set(this.last);
-      this.last = last;
-      const activity = new Float64Array(this.activity.length * 2);
-      activity.set(this.activity);
-      this.activity = activity;
-    }
-    this.lb[2 * x] = lo;
-    this.lb[2 * x + 1] = -hi;
+    this.trail.addNode(2 * x, lo);
+    this.trail.addNode(2 * x + 1, -hi);
     for (let k = 0; k < 2; k++) {
       this.arcs.addNode();
-      this.watches.push([]);
+      this.watches.addNode();
       this.wakes.push([]);
     }
+    this.activity.addVar();
     if (lo > hi) this.broken = true;
     return x;
   }
@@ -98,7 +97,11 @@ export class Engine {
       const [node, value] = [literals[i], literals[i + 1]];
       if (this.lb[node] >= value) return;
       if (value + this.lb[node ^ 1] > 0) continue;
-      open.push(node, value);
+      let k = 0;
+      while (k < open.length && open[k] !== node) k += 2;
+      if (k === open.length) open.push(node, value);
+      // Of two about one bound the lower is enough, and clauses rely on having one of each.
+      else open[k + 1] = Math.min(open[k + 1], value);
     }
     if (open.length === 0) this.broken = true;
     else if (open.length === 2) {
@@ -106,20 +109,42 @@ export class Engine {
     } else this.attach(open, false, 0);
   }
 
-  /** @param watched nodes whose rise wakes the propagator, each with the slot it is told by `touch` */
-  addPropagator(propagator: Propagator, watched: readonly (readonly [node: number, slot: number])[]): void {
+  /** The propagator is looked at once, and again whenever something wakes it. @returns its number, for `wakeBy` */
+  addPropagator(propagator: Propagator): number {
     const id = this.propagators.push(propagator) - 1;
-    for (const [node, slot] of watched) this.wakes[node].push(id, slot);
-    const queued = new Uint8Array(this.propagators.length);
+    const queued = new Uint8Array(id + 1);
     queued.set(this.queued);
     this.queued = queued;
+    const queue = new Int32Array(id + 2);
+    for (let k = 0; k < this.waiting; k++) queue[k] = this.queue[(this.queueHead + k) % this.queue.length];
+    this.queueTail = this.waiting;
+    this.queueHead = 0;
+    this.queue = queue;
     this.wake(id);
+    return id;
+  }
+
+  /** From now on the propagator is told of `slot`, and woken, when a bound of this variable moves. */
+  wakeBy(x: number, id: number, slot: number): void {
+    this.wakeByNode(2 * x, id, slot);
+    this.wakeByNode(2 * x + 1, id, slot);
+  }
+
+  /** The same for one of its two bounds. */
+  wakeByNode(node: number, id: number, slot: number): void {
+    this.wakes[node].push(id, slot);
+  }
+
+  private get waiting(): number {
+    const { length } = this.queue;
+    return (this.queueTail - this.queueHead + length) % length;
   }
 
   private wake(id: number): void {
     if (this.queued[id]) return;
     this.queued[id] = 1;
-    this.queue.push(id);
+    this.queue[this.queueTail] = id;
+    if (++this.queueTail === this.queue.length) this.queueTail = 0;
   }
 
   private attach(literals: readonly number[], learned: boolean, lbd: number, activity?: number): number {
@@ -130,23 +155,31 @@ export class Engine {
   }
 
   private watch(at: number, which: number): void {
-    const node = this.clauses.arena[at + 1 + 2 * which];
-    const value = this.clauses.arena[at + 2 + 2 * which];
-    this.watches[node ^ 1].push(at, 1 - value);
+    const { arena } = this.clauses;
+    const own = at + 1 + 2 * which;
+    const other = at + 3 - 2 * which;
+    this.watches.at(arena[own] ^ 1, 1 - arena[own + 1]).add(at, arena[other], arena[other + 1]);
   }
 
   // ——— changes ———
 
   /** Starts a new level of decisions. */
   decide(node: number, value: number): boolean {
-    this.level++;
-    this.levelStart.push(this.length);
-    this.levelPool.push(this.poolLength);
+    this.openLevel();
     return this.enqueue(node, value, 0);
   }
 
+  private openLevel(): void {
+    if (++this.level === this.levelStart.length) {
+      this.levelStart = grown(this.levelStart);
+      this.levelPool = grown(this.levelPool);
+    }
+    this.levelStart[this.level] = this.trail.length;
+    this.levelPool[this.level] = this.poolLength;
+  }
+
   /** Keeps an explanation (literals that together force something) and returns its code for `enqueue`. */
-  because(literals: readonly number[]): number {
+  because(literals: ArrayLike<number>): number {
     const at = this.poolLength;
     while (at + 1 + literals.length > this.pool.length) this.pool = grown(this.pool);
     this.pool[at] = literals.length;
@@ -157,25 +190,16 @@ export class Engine {
 
   /** Raises a node's bound. False: it contradicts the opposite bound; the conflict is then set. */
   enqueue(node: number, value: number, reason: number): boolean {
-    const old = this.lb[node];
-    if (value <= old) return true;
-    if (value + this.lb[node ^ 1] > 0) {
-      this.conflict.length = 0;
-      this.conflict.push(node ^ 1, 1 - value);
+    const { lb } = this.trail;
+    if (value <= lb[node]) return true;
+    if (value + lb[node ^ 1] > 0) {
+      this.conflict.clear();
+      this.conflict.add(node ^ 1, 1 - value);
       if (reason !== 0) this.explain(reason, node, value, this.conflict);
-      else this.conflict.push(node, value);
+      else this.conflict.add(node, value);
       return false;
     }
-    const i = this.length++;
-    if (i >= this.trailNode.length) this.growTrail();
-    this.trailNode[i] = node;
-    this.trailOld[i] = old;
-    this.trailNew[i] = value;
-    this.trailPrev[i] = this.last[node];
-    this.trailReason[i] = reason;
-    this.trailLevel[i] = this.level;
-    this.last[node] = i;
-    this.lb[node] = value;
+    this.trail.raise(node, value, reason, this.level);
     const wakes = this.wakes[node];
     for (let k = 0; k < wakes.length; k += 2) {
       this.propagators[wakes[k]].touch(wakes[k + 1]);
@@ -186,43 +210,26 @@ export class Engine {
 
   /** A propagator found that these literals cannot hold together. */
   fail(literals: readonly number[]): false {
-    this.conflict.length = 0;
-    for (let i = 0; i < literals.length; i++) this.conflict.push(literals[i]);
+    this.conflict.clear();
+    for (let i = 0; i < literals.length; i += 2) this.conflict.add(literals[i], literals[i + 1]);
     return false;
-  }
-
-  private growTrail(): void {
-    this.trailNode = grown(this.trailNode);
-    this.trailOld = grown(this.trailOld);
-    this.trailNew = grown(this.trailNew);
-    this.trailPrev = grown(this.trailPrev);
-    this.trailReason = grown(this.trailReason);
-    this.trailLevel = grown(this.trailLevel);
-    this.needed = grown(this.needed);
-    const marked = new Uint8Array(this.marked.length * 2);
-    marked.set(this.marked);
-    this.marked = marked;
   }
 
   /** Takes back everything above a level. */
   backTo(level: number): void {
     if (level >= this.level) return;
     const from = this.levelStart[level + 1];
-    for (let i = this.length - 1; i >= from; i--) {
-      const node = this.trailNode[i];
-      this.lb[node] = this.trailOld[i];
-      this.last[node] = this.trailPrev[i];
+    while (this.trail.length > from) {
+      const node = this.trail.takeBack();
+      this.activity.putBack(node >> 1);
       const wakes = this.wakes[node];
       for (let k = 0; k < wakes.length; k += 2) this.propagators[wakes[k]].touch(wakes[k + 1]);
     }
     this.poolLength = this.levelPool[level + 1];
-    this.length = from;
     this.head = from;
     this.level = level;
-    this.levelStart.length = level + 1;
-    this.levelPool.length = level + 1;
-    for (const id of this.queue) this.queued[id] = 0;
-    this.queue.length = 0;
+    this.queued.fill(0);
+    this.queueHead = this.queueTail = 0;
   }
 
   // ——— propagation ———
@@ -234,12 +241,14 @@ export class Engine {
       for (let node = 0; node < 2 * this.vars; node++) if (!this.followArcs(node)) return false;
     }
     for (;;) {
-      while (this.head < this.length) {
+      while (this.head < this.trail.length) {
         const i = this.head++;
-        if (!this.followArcs(this.trailNode[i]) || !this.followClauses(this.trailNode[i])) return false;
+        const node = this.trail.node[i];
+        if (!this.followArcs(node) || !this.followClauses(node, this.trail.old[i])) return false;
       }
-      const id = this.queue.shift();
-      if (id === undefined) return true;
+      if (this.queueHead === this.queueTail) return true;
+      const id = this.queue[this.queueHead];
+      if (++this.queueHead === this.queue.length) this.queueHead = 0;
       this.queued[id] = 0;
       if (!this.propagators[id].propagate(this)) return false;
     }
@@ -275,75 +284,73 @@ export class Engine {
     if (this.lb[when ^ 1] >= 0) return true;
     const value = this.lb[this.arcs.from[arc]];
     // from ≥ value and to < value + weight cannot both stand while the arc is on.
-    this.scratch.length = 0;
-    this.scratch.push(this.arcs.from[arc], value, this.arcs.to[arc] ^ 1, 1 - (value + this.arcs.weight[arc]));
-    return this.enqueue(when ^ 1, 0, this.because(this.scratch));
+    this.four[0] = this.arcs.from[arc];
+    this.four[1] = value;
+    this.four[2] = this.arcs.to[arc] ^ 1;
+    this.four[3] = 1 - (value + this.arcs.weight[arc]);
+    return this.enqueue(when ^ 1, 0, this.because(this.four));
   }
 
-  private followClauses(node: number): boolean {
-    const list = this.watches[node];
-    const { lb } = this;
+  /** What follows by clauses from a rise of the node above `old`: what was false before has been looked at then. */
+  private followClauses(node: number, old: number): boolean {
+    const list = this.watches.of[node];
+    const value = this.lb[node];
+    for (let k = firstAbove(list, old); k < list.length && list[k].bound <= value; k++)
+      if (!this.lookAt(list[k], node)) return false;
+    return true;
+  }
+
+  /** A bound that clauses watch is reached: each watches another literal, or what is left of it must hold. */
+  private lookAt(watch: Watch, node: number): boolean {
+    const { lb, watches } = this;
     const { arena } = this.clauses;
-    const value = lb[node];
+    const { row, used, bound } = watch;
     let kept = 0;
     let k = 0;
     let good = true;
-    for (; k < list.length; k += 2) {
-      const at = list[k];
-      const threshold = list[k + 1];
-      if (threshold > value) {
-        list[kept++] = at;
-        list[kept++] = threshold;
-        continue;
+    for (; good && k < used; k += 3) {
+      const at = row[k];
+      let first = row[k + 1];
+      let firstValue = row[k + 2];
+      if (lb[first] < firstValue) {
+        // The false literal goes to the second place.
+        if ((arena[at + 1] ^ 1) === node && 1 - arena[at + 2] === bound) swap(arena, at + 1, at + 3);
+        first = arena[at + 1];
+        firstValue = arena[at + 2];
+        if (lb[first] < firstValue) {
+          const other = this.anotherWatch(at);
+          if (other >= 0) {
+            // Never to this node again: a clause has one literal of each.
+            watches.at(arena[other] ^ 1, 1 - arena[other + 1]).add(at, first, firstValue);
+            swap(arena, other, at + 3);
+            continue;
+          }
+          good = this.enqueue(first, firstValue, (at << 2) | 1);
+        }
       }
-      // The false literal goes to the second place.
-      if ((arena[at + 1] ^ 1) === node && 1 - arena[at + 2] === threshold) {
-        const n = arena[at + 1];
-        const v = arena[at + 2];
-        arena[at + 1] = arena[at + 3];
-        arena[at + 2] = arena[at + 4];
-        arena[at + 3] = n;
-        arena[at + 4] = v;
-      }
-      const first = arena[at + 1];
-      const firstValue = arena[at + 2];
-      if (lb[first] >= firstValue) {
-        list[kept++] = at;
-        list[kept++] = threshold;
-        continue;
-      }
-      const size = arena[at];
-      let moved = false;
-      for (let j = 2; j < size; j++) {
-        const n = arena[at + 1 + 2 * j];
-        const v = arena[at + 2 + 2 * j];
-        if (v + lb[n ^ 1] > 0) continue;
-        arena[at + 1 + 2 * j] = arena[at + 3];
-        arena[at + 2 + 2 * j] = arena[at + 4];
-        arena[at + 3] = n;
-        arena[at + 4] = v;
-        this.watches[n ^ 1].push(at, 1 - v);
-        moved = true;
-        break;
-      }
-      if (moved) continue;
-      list[kept++] = at;
-      list[kept++] = threshold;
-      if (!this.enqueue(first, firstValue, (at << 2) | 1)) {
-        good = false;
-        k += 2;
-        break;
-      }
+      row[kept] = at;
+      row[kept + 1] = first;
+      row[kept + 2] = firstValue;
+      kept += 3;
     }
-    for (; k < list.length; k++) list[kept++] = list[k];
-    list.length = kept;
+    if (kept < k) row.copyWithin(kept, k, used);
+    watch.used = used - (k - kept);
     return good;
+  }
+
+  /** Where in the arena a literal of the clause lies that is not false and not watched yet; −1: there is none. */
+  private anotherWatch(at: number): number {
+    const { lb } = this;
+    const { arena } = this.clauses;
+    const end = at + 1 + 2 * arena[at];
+    for (let k = at + 5; k < end; k += 2) if (arena[k + 1] + lb[arena[k] ^ 1] <= 0) return k;
+    return -1;
   }
 
   // ——— learning ———
 
   /** Appends the literals that forced "node ≥ value" under a reason. */
-  private explain(reason: number, node: number, value: number, into: number[]): void {
+  private explain(reason: number, node: number, value: number, into: Literals): void {
     const at = reason >> 2;
     switch (reason & 3) {
       case 1: {
@@ -354,43 +361,28 @@ export class Engine {
           const n = arena[at + 1 + 2 * j];
           const v = arena[at + 2 + 2 * j];
           if (n === node && v >= value) continue;
-          into.push(n ^ 1, 1 - v);
+          into.add(n ^ 1, 1 - v);
         }
         return;
       }
       case 2: {
-        into.push(this.arcs.from[at], value - this.arcs.weight[at]);
-        if (this.arcs.when[at] >= 0) into.push(this.arcs.when[at], 1);
+        into.add(this.arcs.from[at], value - this.arcs.weight[at]);
+        if (this.arcs.when[at] >= 0) into.add(this.arcs.when[at], 1);
         return;
       }
       case 3:
-        for (let j = 0; j < this.pool[at]; j++) into.push(this.pool[at + 1 + j]);
+        for (let j = 0; j < this.pool[at]; j += 2) into.add(this.pool[at + 1 + j], this.pool[at + 2 + j]);
     }
-  }
-
-  /** The trail entry that made "node ≥ value" true, −1 where it held from the root on. */
-  private entryOf(node: number, value: number): number {
-    let i = this.last[node];
-    if (i < 0 || this.lb[node] < value) return -1;
-    while (i >= 0 && this.trailOld[i] >= value) i = this.trailPrev[i];
-    return i >= 0 && this.trailLevel[i] > 0 ? i : -1;
   }
 
   /** The highest level that has a part in the conflict. */
   conflictLevel(): number {
-    let top = 0;
-    for (let k = 0; k < this.conflict.length; k += 2) {
-      const i = this.entryOf(this.conflict[k], this.conflict[k + 1]);
-      if (i >= 0) top = Math.max(top, this.trailLevel[i]);
-    }
-    return top;
+    return this.trail.highestLevel(this.conflict);
   }
 
   /** Opens a level on which all these literals (node, value pairs) are supposed. False: they contradict what is known. */
   suppose(literals: readonly number[]): boolean {
-    this.level++;
-    this.levelStart.push(this.length);
-    this.levelPool.push(this.poolLength);
+    this.openLevel();
     for (let k = 0; k < literals.length; k += 2) if (!this.enqueue(literals[k], literals[k + 1], 0)) return false;
     return true;
   }
@@ -401,102 +393,29 @@ export class Engine {
    */
   learn(): boolean {
     this.conflicts++;
-    if (this.level === 0) {
+    const level = this.conflictLevel();
+    if (level === 0) {
       this.broken = true;
       return false;
     }
-    const lower: number[] = [];
-    let open = 0;
-    let at = this.length;
-    const literals = this.conflict.slice();
     // The conflict may lie below the current level; go there first.
-    const top = this.conflictLevel();
-    if (top === 0) {
-      this.broken = true;
-      return false;
-    }
-    if (top < this.level) {
-      this.backTo(top);
-      at = this.length;
-    }
-    const add = (node: number, value: number): void => {
-      const i = this.entryOf(node, value);
-      if (i < 0) return;
-      if (this.marked[i]) {
-        if (this.needed[i] < value) this.needed[i] = value;
-        return;
-      }
-      this.marked[i] = 1;
-      this.needed[i] = value;
-      this.bump(node >> 1);
-      if (this.trailLevel[i] === this.level) open++;
-      else lower.push(i);
-    };
-    for (let k = 0; k < literals.length; k += 2) add(literals[k], literals[k + 1]);
-    const buffer: number[] = [];
-    for (;;) {
-      do at--;
-      while (!this.marked[at]);
-      if (open === 1) break;
-      this.marked[at] = 0;
-      open--;
-      buffer.length = 0;
-      this.explain(this.trailReason[at], this.trailNode[at], this.needed[at], buffer);
-      for (let k = 0; k < buffer.length; k += 2) add(buffer[k], buffer[k + 1]);
-    }
-    const uip = at;
-    const kept = lower.filter((i) => !this.isImplied(i));
-    // Of two bounds on one node the later says more.
-    kept.sort((a, b) => b - a);
-    const seen = new Set<number>([this.trailNode[uip]]);
-    const clause: number[] = [this.trailNode[uip] ^ 1, 1 - this.needed[uip]];
-    const levels = new Set<number>();
-    let back = 0;
-    for (const i of kept) {
-      const node = this.trailNode[i];
-      if (seen.has(node)) continue;
-      seen.add(node);
-      clause.push(node ^ 1, 1 - this.needed[i]);
-      levels.add(this.trailLevel[i]);
-      back = Math.max(back, this.trailLevel[i]);
-      // The second watch stands on the level to which the search goes back.
-      if (this.trailLevel[i] === back && clause.length > 4) {
-        const end = clause.length - 2;
-        [clause[2], clause[end]] = [clause[end], clause[2]];
-        [clause[3], clause[end + 1]] = [clause[end + 1], clause[3]];
-      }
-    }
-    this.marked[uip] = 0;
-    for (const i of lower) this.marked[i] = 0;
+    this.backTo(level);
+    const { clause, back, levels } = this.deadEnd.lessonOf(this.conflict, level);
     this.backTo(back);
-    this.step *= 1.05;
+    this.activity.age();
     this.clauses.age();
-    if (this.step > 1e90) this.rescale();
-    if (clause.length === 2) return this.enqueue(clause[0], clause[1], 0) || !(this.broken = true);
-    const where = this.attach(clause, true, levels.size);
-    return this.enqueue(clause[0], clause[1], (where << 2) | 1) || !(this.broken = true);
+    const reason = clause.length === 2 ? 0 : (this.attach(clause, true, levels) << 2) | 1;
+    return this.enqueue(clause[0], clause[1], reason) || !(this.broken = true);
   }
 
-  /** Whether the other marked entries already imply this one, so that the clause need not say it. */
-  private isImplied(i: number): boolean {
-    const reason = this.trailReason[i];
-    if (reason === 0) return false;
-    const buffer: number[] = [];
-    this.explain(reason, this.trailNode[i], this.needed[i], buffer);
-    for (let k = 0; k < buffer.length; k += 2) {
-      const j = this.entryOf(buffer[k], buffer[k + 1]);
-      if (j >= 0 && !(this.marked[j] && this.needed[j] >= buffer[k + 1])) return false;
+  /** The open variable that had the largest part in recent dead ends; −1 when all are settled. */
+  mostActive(): number {
+    const { activity, lb } = this;
+    for (let x = activity.first(); x >= 0; x = activity.first()) {
+      if (lb[2 * x] + lb[2 * x + 1] < 0) return x;
+      activity.dropFirst();
     }
-    return true;
-  }
-
-  bump(x: number): void {
-    this.activity[x] += this.step;
-  }
-
-  private rescale(): void {
-    for (let x = 0; x < this.vars; x++) this.activity[x] /= this.step;
-    this.step = 1;
+    return -1;
   }
 
   learnedCount(): number {
@@ -506,7 +425,7 @@ export class Engine {
   /** Forgets the less useful half of what was learned. Only at the root. */
   forget(): void {
     const useful = this.clauses.takeUseful();
-    for (const list of this.watches) list.length = 0;
+    this.watches.clear();
     for (const { literals, learned, lbd, activity } of useful) {
       // What the root has settled meanwhile is dropped or shortened.
       const open: number[] = [];
@@ -525,9 +444,9 @@ export class Engine {
 
   /** At the root, with everything propagated: what is settled needs no trail any more. */
   settle(): void {
-    if (this.level !== 0 || this.head < this.length) return;
-    for (let i = 0; i < this.length; i++) this.last[this.trailNode[i]] = -1;
-    this.length = this.head = 0;
+    if (this.level !== 0 || this.head < this.trail.length) return;
+    this.trail.forget();
+    this.head = 0;
     this.poolLength = 0;
   }
 }
@@ -537,4 +456,14 @@ export interface Propagator {
   touch(slot: number): void;
   /** Narrows bounds by `enqueue` with an explanation; false after a conflict. */
   propagate(engine: Engine): boolean;
+}
+
+/** Two literals of a clause change places. */
+function swap(arena: Int32Array, a: number, b: number): void {
+  const node = arena[a];
+  const value = arena[a + 1];
+  arena[a] = arena[b];
+  arena[a + 1] = arena[b + 1];
+  arena[b] = node;
+  arena[b + 1] = value;
 }

@@ -1,7 +1,7 @@
 import type { Chance } from "../../shared/random";
 import type { Model } from "../model";
 import { costOf, type Schedule } from "../search";
-import { breaksRecovery } from "./chamber";
+import { shortPause } from "./chamber";
 import { build, type Built, type Moment } from "./build";
 
 export interface LearningOptions {
@@ -119,7 +119,8 @@ export class LearningSearch {
   ): Outcome | undefined {
     const { engine } = this.built;
     const supposed = [target, kept].filter((literals) => literals.length > 0);
-    const byActivity = this.chance.below(2) === 0;
+    // What had a part in dead ends gets any schedule soonest; a cheaper one is as often found from the ends of the day.
+    const byActivity = options.target === undefined ? this.chance.below(10) > 0 : this.chance.below(2) === 0;
     let good = true;
     for (let steps = 0; ; steps++) {
       if (!good || !engine.propagate()) {
@@ -193,8 +194,7 @@ export class LearningSearch {
 
   private pick(byActivity: boolean): number {
     const { engine } = this.built;
-    if (byActivity && engine.conflicts > 0) return this.pickByActivity();
-    return this.pickByTime();
+    return byActivity && engine.conflicts > 0 ? engine.mostActive() : this.pickByTime();
   }
 
   /** The open task whose turn it is: the earliest of those that go early, else the latest of those that go late. */
@@ -220,7 +220,7 @@ export class LearningSearch {
       if (goesLate[i]) best = lb[e] + lb[e + 1] === 0 ? startVar[i] : endVar[i];
       else best = startOpen ? startVar[i] : endVar[i];
     }
-    return best >= 0 ? best : this.pickByActivity();
+    return best >= 0 ? best : this.built.engine.mostActive();
   }
 
   /** A use of a task that has not taken anything for certain yet, as a variable; −1: all have. */
@@ -230,20 +230,6 @@ export class LearningSearch {
     for (let k = choiceStart[i]; k < choiceStart[i + 1]; k++)
       if (lb[2 * choiceVars[k]] + lb[2 * choiceVars[k] + 1] < 0) return choiceVars[k];
     return -1;
-  }
-
-  /** The open variable that had a part in most of the recent dead ends; −1 when all are settled. */
-  private pickByActivity(): number {
-    const { engine } = this.built;
-    const { lb, activity } = engine;
-    let best = -1;
-    let most = -1;
-    for (let x = 0; x < this.phase.length; x++)
-      if (activity[x] > most && lb[2 * x] + lb[2 * x + 1] < 0) {
-        most = activity[x];
-        best = x;
-      }
-    return best;
   }
 
   private branch(x: number): void {
@@ -264,18 +250,27 @@ export class LearningSearch {
       if (recovery === 0) continue;
       const inside = loads[r].filter((load) => load.taken < 0 || engine.lo(load.taken) === 1);
       const at = (moment: Moment) => engine.lo(moment.x) + moment.plus;
-      if (
-        !breaksRecovery(
-          inside.map((load) => [at(load.start), at(load.end)] as const),
-          recovery,
-        )
-      )
-        continue;
-      const why = inside.flatMap((load) => [
-        ...[load.start.x, load.end.x].flatMap((x) => [2 * x, engine.lo(x), 2 * x + 1, -engine.lo(x)]),
-        ...(load.taken >= 0 ? [2 * load.taken, 1] : []),
-      ]);
-      // Loads that may come in later are part of it: they could bridge the gap.
+      const pause = shortPause(
+        inside.map((load) => [at(load.start), at(load.end)] as const),
+        recovery,
+      );
+      if (!pause) continue;
+      const minute = at(inside[pause.after].start);
+      const noEarlier = ({ x, plus }: Moment, value: number) => [2 * x, value - plus];
+      const noLater = ({ x, plus }: Moment, value: number) => [2 * x + 1, plus - value];
+      // One begins at that minute, another ended less than the recovery before, and nothing is in across it.
+      const { start } = inside[pause.after];
+      const why = [
+        ...noEarlier(start, minute),
+        ...noLater(start, minute),
+        ...noEarlier(inside[pause.before].end, minute - recovery + 1),
+      ];
+      for (const load of inside) {
+        if (load !== inside[pause.after])
+          why.push(...(at(load.end) <= minute ? noLater(load.end, minute) : noEarlier(load.start, minute)));
+        if (load.taken >= 0) why.push(2 * load.taken, 1);
+      }
+      // Loads that may come in later are part of it: they could be in across it.
       for (const load of loads[r]) if (load.taken >= 0 && engine.lo(load.taken) === 0) why.push(2 * load.taken + 1, 0);
       engine.fail(why);
       return true;

@@ -34,10 +34,14 @@ export class Objective implements Propagator {
     this.x = engine.newVar(0, MOST);
   }
 
-  /** The nodes whose bounds matter. */
-  watched(): [node: number, slot: number][] {
-    const nodes = this.terms.flatMap(({ node, minus }) => (minus >= 0 ? [node, minus] : [node]));
-    return [...nodes, 2 * this.x + 1].map((node) => [node, 0]);
+  /** Puts the sum into the search. */
+  addTo(engine: Engine): void {
+    const id = engine.addPropagator(this);
+    for (const { node, minus } of this.terms) {
+      engine.wakeByNode(node, id, 0);
+      if (minus >= 0) engine.wakeByNode(minus, id, 0);
+    }
+    engine.wakeByNode(2 * this.x + 1, id, 0);
   }
 
   touch(): void {}

@@ -1,4 +1,4 @@
-import { NO_PART, rows, type Model } from "../model";
+import { rows, takenFrom, takenUntil, warmAt, type Model } from "../model";
 import { reachOf } from "../occupancy";
 import type { Schedule } from "../search";
 import { Windows } from "../windows";
@@ -163,7 +163,7 @@ function warmUp(model: Model, task: number): number {
   for (const use of model.uses[task])
     for (const r of use.resources) {
       const chamber = model.chambers[r];
-      if (chamber) warm = Math.max(warm, Math.ceil((use.setting - chamber.start) / chamber.heat));
+      if (chamber) warm = Math.max(warm, warmAt(chamber, use.setting));
     }
   return warm;
 }
@@ -220,9 +220,8 @@ function unitsLeft(
       const choice = schedule.choices[i][u];
       const row = left[use.resources[choice]];
       if (!row) return;
-      const whole = use.from === NO_PART;
-      const begin = whole ? schedule.starts[i] : (use.from >= 0 ? schedule.starts[i] : schedule.ends[i]) + use.from;
-      const end = whole ? schedule.ends[i] : begin + use.minutes[choice];
+      const begin = takenFrom(use, schedule.starts[i], schedule.ends[i]);
+      const end = takenUntil(use, choice, schedule.starts[i], schedule.ends[i]);
       for (let m = Math.max(begin, from); m < Math.min(end, to); m++) row[m - from] -= use.amount;
     });
   }

@@ -8,7 +8,7 @@ import { compile } from "../model";
 import type { Problem } from "../problem";
 import { Search } from "../search";
 import { solve } from "../solve";
-import { Solver } from "../solver";
+import { Solver } from "../solver/solver";
 import { Shares } from "./shares";
 
 const now = () => 0;
@@ -21,11 +21,10 @@ function boundOf(problem: Problem, most: number, looks: number, later = 0): numb
   const solver = new Solver(problem, 1);
   if (solver.findFirst(new Budget({ now, dives: 60 })) !== "found") return undefined;
   const model = compile(problem);
-  const { windows, leastSpan: span, firstStart } = new Search(model, seeded(1));
-  const ends = model.span * span + model.makespan * (firstStart + span);
+  const { windows, leastEnds } = new Search(model, seeded(1));
   const best = solver.best!;
   const like = { ...best, starts: best.starts.map((t) => t + later), ends: best.ends.map((t) => t + later) };
-  const shares = new Shares(model, windows.lo, windows.hi, like, most, ends, seeded(2), () => true);
+  const shares = new Shares(model, windows.lo, windows.hi, like, most, leastEnds, seeded(2), () => true);
   for (let look = 0; look < looks; look++) shares.step(() => false);
   return shares.bound;
 }

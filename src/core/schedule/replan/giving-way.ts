@@ -1,4 +1,4 @@
-import { leastDuration, type Problem, type Task } from "../problem";
+import { leastDuration, takenIn, type Problem, type Task } from "../problem";
 import { longer, OVERRUN, unbroken, withHours } from "./hours";
 import { beganId, isDeadline, type SoFar } from "./rest-of-day";
 
@@ -46,7 +46,7 @@ function patient(problem: Problem, { done, running }: SoFar): Problem {
       if (!own) return { ...task, after };
       const end = own.start + leastDuration(task);
       const uses = task.uses.map((use) =>
-        own.end === undefined && use.from !== undefined && (use.from < 0 ? end : own.start) + use.from < taken
+        own.end === undefined && use.from !== undefined && takenIn(use, 0, own.start, end)[0] < taken
           ? { ...use, minutes: 0 }
           : use,
       );

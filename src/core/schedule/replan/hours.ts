@@ -1,4 +1,4 @@
-import type { Pool, Problem } from "../problem";
+import type { Pool, Problem, Resource } from "../problem";
 
 /** Minutes by which a day may run on beyond its deadlines and hours. */
 export const OVERRUN = 240;
@@ -6,21 +6,18 @@ export const OVERRUN = 240;
 /** When units of a pool are there: [from, to, units]. */
 export type Hours = NonNullable<Pool["calendar"]>;
 
+/** The hours of a pool in the order of time; undefined where its units are always there. */
+export const hoursOf = (resource: Resource): Hours | undefined =>
+  resource.kind === "pool" && resource.calendar ? [...resource.calendar].sort((a, b) => a[0] - b[0]) : undefined;
+
 /** The problem with each calendar, sorted, turned into another one. */
 export function withHours(problem: Problem, turn: (hours: Hours, pool: string) => Hours): Problem {
   return {
     ...problem,
-    resources: problem.resources.map((resource) =>
-      resource.kind === "pool" && resource.calendar
-        ? {
-            ...resource,
-            calendar: turn(
-              [...resource.calendar].sort((a, b) => a[0] - b[0]),
-              resource.id,
-            ),
-          }
-        : resource,
-    ),
+    resources: problem.resources.map((resource) => {
+      const hours = hoursOf(resource);
+      return hours ? { ...resource, calendar: turn(hours, resource.id) } : resource;
+    }),
   };
 }
 

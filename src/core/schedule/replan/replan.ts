@@ -1,9 +1,9 @@
 import { Budget, type SolveOptions } from "../budget";
-import type { Problem } from "../problem";
+import { candidatesOf, takenIn, type Problem } from "../problem";
 import type { Solution } from "../solution";
-import { Solver, type Answer } from "../solver";
+import { Solver, type Answer } from "../solver/solver";
 import { waysOf } from "./giving-way";
-import { gapsIn, type Hours } from "./hours";
+import { gapsIn, hoursOf } from "./hours";
 import { guessOf, restOf, type SoFar } from "./rest-of-day";
 
 export interface Move {
@@ -56,9 +56,9 @@ export function replan(problem: Problem, old: Solution, soFar: SoFar, options: R
   const made: Solver[] = [];
   const solverOf = (way: number) => (made[way] ??= new Solver(ways[way], options.seed ?? 1));
   const answer = (way: number) => answerOf(solverOf(way), ways[way], { strict, problem, old, begun, running: soFar.running });
-  const firstOf = (finds: (solver: Solver) => boolean) => ways.findIndex((_, way) => finds(solverOf(way)));
-  const kept = firstOf((solver) => solver.keepOrder(was));
-  const quick = kept < 0 ? firstOf((solver) => solver.mend(was, budget(FIRST_SHARE), QUICK_REPAIRS)) : kept;
+  const kept = firstThat(ways.length, (way) => solverOf(way).keepOrder(was));
+  const mended = () => ways.findIndex((_, way) => solverOf(way).mend(was, budget(FIRST_SHARE), QUICK_REPAIRS));
+  const quick = kept < ways.length ? kept : mended();
   if (quick >= 0) better?.(answer(quick));
   const guesses = quick >= 0 ? [solverOf(quick).best!, was] : [was];
   for (let way = 0; way < ways.length; way++) {
@@ -74,22 +74,28 @@ export function replan(problem: Problem, old: Solution, soFar: SoFar, options: R
   return answer(0);
 }
 
+/** The least way that will do, where all that give more will do as well: by halving, since each try costs the same. */
+function firstThat(ways: number, willDo: (way: number) => boolean): number {
+  let low = 0;
+  let high = ways;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (willDo(middle)) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
 /** How long outside its hours each pool is needed at the most, counted from when they ended, min; only what is. */
 function beyondHours(problem: Problem, solution: Solution): { resource: string; minutes: number }[] {
   const most = new Map<string, number>();
   const tasks = new Map(problem.tasks.map((task) => [task.id, task]));
-  const hours = new Map(
-    problem.resources.flatMap((resource): [string, Hours][] =>
-      resource.kind === "pool" && resource.calendar ? [[resource.id, [...resource.calendar].sort((a, b) => a[0] - b[0])]] : [],
-    ),
-  );
+  const hours = new Map(problem.resources.map((resource) => [resource.id, hoursOf(resource)]));
   for (const { id, start, end, taken } of solution.tasks)
     tasks.get(id)?.uses.forEach((use, u) => {
       const own = hours.get(taken[u]);
       if (!own) return;
-      const choice = typeof use.resource === "string" ? 0 : use.resource.indexOf(taken[u]);
-      const from = use.from === undefined ? start : (use.from < 0 ? end : start) + use.from;
-      const until = use.from === undefined ? end : from + (Array.isArray(use.minutes) ? use.minutes[choice] : use.minutes!);
+      const [from, until] = takenIn(use, candidatesOf(use).indexOf(taken[u]), start, end);
       for (const [a, b] of gapsIn(own, from, until)) {
         const ended = own.reduce((last, [, to, units]) => (units > 0 && to <= a ? Math.max(last, to) : last), 0);
         most.set(taken[u], Math.max(most.get(taken[u]) ?? 0, b - (ended > 0 ? ended : a)));
@@ -114,9 +120,9 @@ function unattendedIn(strict: Problem, solution: Solution, running: SoFar["runni
   return strict.tasks.flatMap((task) => {
     const own = at.get(task.id);
     if (!own || !running.some(({ id, end }) => id === task.id && end === undefined)) return [];
-    return task.uses.flatMap(({ from }, u) => {
-      if (from === undefined) return [];
-      const minute = (from < 0 ? own.end : own.start) + from;
+    return task.uses.flatMap((use, u) => {
+      if (use.from === undefined) return [];
+      const [minute] = takenIn(use, candidatesOf(use).indexOf(own.taken[u]), own.start, own.end);
       const busy = late.some((other) => other.start <= minute && minute < other.end && other.taken.includes(own.taken[u]));
       return busy ? [{ id: task.id, minute }] : [];
     });

@@ -1,4 +1,4 @@
-import { changeover, NO_PART, type Model, type ModelUse } from "../model";
+import { changeover, NO_PART, takenFrom, takenUntil, warmAt, type Model, type ModelUse } from "../model";
 import type { Guess } from "../search";
 
 /** Arcs from → to with value(to) − value(from) ≥ weight, and the least and greatest value of each node. */
@@ -115,7 +115,6 @@ function partOf(schedule: Guess, task: number, use: ModelUse, choice: number): P
   const atStart = whole || use.from >= 0;
   const plus = whole ? 0 : use.from;
   const minutes = whole ? 0 : use.minutes[choice];
-  const from = (atStart ? start : end) + plus;
   return {
     task,
     use,
@@ -124,8 +123,8 @@ function partOf(schedule: Guess, task: number, use: ModelUse, choice: number): P
     startPlus: plus,
     endNode: whole || !atStart ? s + 1 : s,
     endPlus: plus + minutes,
-    start: from,
-    end: whole ? end : from + minutes,
+    start: takenFrom(use, start, end),
+    end: takenUntil(use, choice, start, end),
   };
 }
 
@@ -199,8 +198,7 @@ function rankOrder(arcs: number[], loads: readonly Part[]): void {
 type Chamber = NonNullable<Model["chambers"][number]>;
 
 function chamberOrder(arcs: number[], lo: Int32Array, loads: readonly Part[], chamber: Chamber): void {
-  for (const load of loads)
-    lo[load.startNode] = Math.max(lo[load.startNode], Math.ceil((load.use.setting - chamber.start) / chamber.heat));
+  for (const load of loads) lo[load.startNode] = Math.max(lo[load.startNode], warmAt(chamber, load.use.setting));
   if (chamber.ranked) rankOrder(arcs, loads);
   const close = chamber.recovery > 0 || loads.some((load) => load.use.sealed > 0);
   let previous: Part[] = [];
