@@ -4,8 +4,9 @@ import { parseProblem, type Problem, type ProblemInput } from "@/core/schedule/p
 type Task = ProblemInput["tasks"][number];
 
 /**
- * Small kitchens with a bit of every rule of the format: alike and unlike cooks, a break, an oven at two settings, a
- * sealed or recovering chamber, stretchable rests, parts, lags and due times. The horizon is roomy, so most have a schedule.
+ * Small kitchens with a bit of every rule of the format: alike and unlike cooks, a break, an oven at two settings and a
+ * smaller one that heats up more slowly, a sealed or recovering chamber, stretchable rests, parts, lags and due times.
+ * The horizon is roomy, so most have a schedule.
  */
 export const anyProblem = (most = 9): fc.Arbitrary<ProblemInput> =>
   fc
@@ -30,7 +31,8 @@ export const anyProblem = (most = 9): fc.Arbitrary<ProblemInput> =>
         { id: "ben", kind: "pool" as const, capacity: 1 },
         { id: "bowls", kind: "pool" as const, capacity: 2 },
         { id: "oven", kind: "chamber" as const, slots: 2, start: 20, heat: 12, cool: 6 },
-        { id: "fryer", kind: "chamber" as const, slots: 1, start: 20, heat: 20, cool: 2, recovery: 3, ranked: true },
+        { id: "little oven", kind: "chamber" as const, slots: 1, start: 20, heat: 3, cool: 4 },
+        { id: "fryer", kind: "chamber" as const, slots: 2, start: 20, heat: 20, cool: 2, recovery: 3, ranked: true },
       ],
       tasks: tasks.map((task, i) => taskOf(task, i)),
       costs: { makespan, span: 0.5 },
@@ -40,6 +42,7 @@ const anyTask = fc.record({
   kind: fc.constantFrom("hands", "either", "rest", "bake", "fry", "tended"),
   minutes: fc.integer({ min: 2, max: 15 }),
   setting: fc.constantFrom(180, 220),
+  anyOven: fc.boolean(),
   sealed: fc.boolean(),
   rank: fc.integer({ min: 0, max: 1 }),
   follows: fc.integer({ min: 0, max: 3 }),
@@ -50,7 +53,7 @@ const anyTask = fc.record({
 type Sketch = typeof anyTask extends fc.Arbitrary<infer T> ? T : never;
 
 function taskOf(sketch: Sketch, i: number): Task {
-  const { kind, minutes, setting, sealed, rank, follows, wait, due } = sketch;
+  const { kind, minutes, setting, anyOven, sealed, rank, follows, wait, due } = sketch;
   const after = follows > 0 && i >= follows ? [{ task: `t${i - follows}`, ...(wait !== undefined && { max: wait }) }] : [];
   const common = { id: `t${i}`, after, ...(due !== undefined && { due, earlyCost: 1, lateCost: 3 }) };
   switch (kind) {
@@ -65,7 +68,7 @@ function taskOf(sketch: Sketch, i: number): Task {
         ...common,
         duration: minutes,
         uses: [
-          { resource: "oven", setting, sealed: sealed ? minutes : 0 },
+          { resource: anyOven ? ["oven", "little oven"] : "oven", setting, sealed: sealed ? minutes : 0 },
           { resource: ["ada", "ben"], from: 0, minutes: 1 },
         ],
       };

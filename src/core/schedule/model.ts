@@ -18,6 +18,18 @@ export const NO_PART = 1 << 30;
 /** Stands for "no maximum" in lags. */
 export const FOREVER = 1 << 28;
 
+/** What holds of a chamber: °C, °C per minute, minutes. */
+export interface Chamber {
+  readonly slots: number;
+  readonly start: number;
+  readonly heat: number;
+  readonly cool: number;
+  readonly recovery: number;
+  readonly ranked: boolean;
+  /** The minute at which it is switched on: 0, or before minute 0 in a part of a day. */
+  readonly on: number;
+}
+
 /**
  * A problem as flat arrays for the search. Node 2i is the start of task i, node 2i + 1 its end; an arc a → b with
  * weight w says value(b) − value(a) ≥ w.
@@ -51,9 +63,7 @@ export interface Model {
   readonly resourceCount: number;
   /** Units at each minute of a pool; undefined for a chamber. */
   readonly units: readonly (Int32Array | undefined)[];
-  readonly chambers: readonly (
-    { slots: number; start: number; heat: number; cool: number; recovery: number; ranked: boolean } | undefined
-  )[];
+  readonly chambers: readonly (Chamber | undefined)[];
   /** Of each resource the tasks that may take it. */
   readonly takers: readonly (readonly number[])[];
   /** Clusters: tasks held together by maximum lags. */
@@ -78,9 +88,9 @@ export function takenUntil(use: ModelUse, choice: number, start: number, end: nu
   return use.from === NO_PART ? end : takenFrom(use, start, end) + use.minutes[choice];
 }
 
-/** The first minute in which a chamber that is switched on at minute 0 can be at a setting, °C. */
-export function warmAt(chamber: { start: number; heat: number }, setting: number): number {
-  return Math.max(0, Math.ceil((setting - chamber.start) / chamber.heat));
+/** The first minute in which a chamber can be at a setting, °C. */
+export function warmAt(chamber: Chamber, setting: number): number {
+  return Math.max(0, chamber.on + Math.ceil((setting - chamber.start) / chamber.heat));
 }
 
 /** Minutes that a chamber takes from one setting to another, °C; 0 where they are the same. */
@@ -126,7 +136,7 @@ export function compile(problem: Problem): Model {
 
   const chambers = problem.resources.map((r) =>
     r.kind === "chamber"
-      ? { slots: r.slots, start: r.start, heat: r.heat, cool: r.cool, recovery: r.recovery, ranked: r.ranked }
+      ? { slots: r.slots, start: r.start, heat: r.heat, cool: r.cool, recovery: r.recovery, ranked: r.ranked, on: 0 }
       : undefined,
   );
   const units = problem.resources.map((r) => {
@@ -176,8 +186,8 @@ export function compile(problem: Problem): Model {
   problem.tasks.forEach((task, i) =>
     task.uses.forEach((use) => {
       const warm = (typeof use.resource === "string" ? [use.resource] : use.resource).map((id) => {
-        const r = problem.resources[resourceIndex.get(id)!];
-        return r.kind === "chamber" ? warmAt(r, use.setting!) : 0;
+        const chamber = chambers[resourceIndex.get(id)!];
+        return chamber ? warmAt(chamber, use.setting!) : 0;
       });
       lo0[2 * i] = Math.max(lo0[2 * i], Math.min(...warm));
     }),

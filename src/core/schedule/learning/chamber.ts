@@ -1,4 +1,4 @@
-import { changeover, warmAt, type Model, type ModelUse } from "../model";
+import { changeover, warmAt, type Chamber, type ModelUse } from "../model";
 import type { Moment } from "./build";
 import { Cumulative } from "./cumulative";
 import type { Engine } from "./engine";
@@ -13,7 +13,6 @@ export interface Load {
   readonly taken: number;
 }
 
-type Chamber = NonNullable<Model["chambers"][number]>;
 type AddArc = (from: Moment, to: Moment, weight: number, when?: number) => void;
 
 /**

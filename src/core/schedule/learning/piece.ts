@@ -1,4 +1,4 @@
-import { rows, takenFrom, takenUntil, warmAt, type Model } from "../model";
+import { rows, takenFrom, takenUntil, type Model } from "../model";
 import { reachOf } from "../occupancy";
 import type { Schedule } from "../search";
 import { Windows } from "../windows";
@@ -82,12 +82,10 @@ export function pieceOf(
   tasks.forEach((i, k) => {
     starts[k] = schedule.starts[i] - from;
     finish[k] = schedule.ends[i] - from;
-    const warm = warmUp(model, i);
     for (const side of [0, 1]) {
       low1[2 * k + side] = windows.lo[2 * k + side] - from;
       high1[2 * k + side] = windows.hi[2 * k + side] - from;
     }
-    low1[2 * k] = Math.max(low1[2 * k], warm - from);
   });
   still.forEach(([s, e], j) => {
     const k = tasks.length + j;
@@ -95,7 +93,6 @@ export function pieceOf(
     finish[k] = low1[2 * k + 1] = high1[2 * k + 1] = e - from;
     lengths[k] = e - s;
   });
-  for (let node = 0; node < 2 * n; node++) if (low1[node] > high1[node]) return undefined;
 
   const padded = <T>(own: readonly T[], rest: readonly T[]): T[] => [...own, ...rest];
   const grown = (own: Float64Array, value: number) => Float64Array.from({ length: n }, (_, k) => own[k] ?? value);
@@ -120,8 +117,7 @@ export function pieceOf(
     hi0: high1,
     ...rows(2 * n, arcs),
     units: unitsLeft(model, schedule, place, tasks, from, to),
-    // Warm-up is in the bounds already.
-    chambers: model.chambers.map((chamber) => chamber && { ...chamber, start: Infinity }),
+    chambers: model.chambers.map((chamber) => chamber && { ...chamber, on: chamber.on - from }),
   };
   const choices = padded(
     tasks.map((i) => schedule.choices[i]),
@@ -155,17 +151,6 @@ export function part(model: Model, tasks: readonly number[]): Model {
     takers: [],
     anchored: new Uint8Array(0),
   };
-}
-
-/** Minute from which all chambers that a task may take are warm enough for it. */
-function warmUp(model: Model, task: number): number {
-  let warm = 0;
-  for (const use of model.uses[task])
-    for (const r of use.resources) {
-      const chamber = model.chambers[r];
-      if (chamber) warm = Math.max(warm, warmAt(chamber, use.setting));
-    }
-  return warm;
 }
 
 /** Loads that stay, in chambers that the tasks may take, so near that they could meet them or their change of setting. */

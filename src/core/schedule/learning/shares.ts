@@ -138,10 +138,9 @@ function aloneOf(model: Model, tasks: readonly number[], low: Int32Array, high: 
     hi0: high1,
     ...rows(2 * n, arcs),
     units: model.units.map((units) => units?.slice(from, to + 1)),
-    // What is not in the share may bridge a pause between two loads that are. Warm-up is in the bounds, as far as every
-    // chamber that a load may take needs it.
+    // What is not in the share may bridge a pause between two loads that are.
     chambers: model.chambers.map(
-      (chamber, r) => chamber && { ...chamber, start: Infinity, recovery: mayShare(model, r) ? 0 : chamber.recovery },
+      (chamber, r) => chamber && { ...chamber, on: chamber.on - from, recovery: mayShare(model, r) ? 0 : chamber.recovery },
     ),
   };
   return { model: sub, low: low1, high: high1, from };

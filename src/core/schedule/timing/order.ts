@@ -1,4 +1,4 @@
-import { changeover, NO_PART, takenFrom, takenUntil, warmAt, type Model, type ModelUse } from "../model";
+import { changeover, NO_PART, takenFrom, takenUntil, warmAt, type Chamber, type Model, type ModelUse } from "../model";
 import type { Guess } from "../search";
 
 /** Arcs from → to with value(to) − value(from) ≥ weight, and the least and greatest value of each node. */
@@ -194,8 +194,6 @@ function rankOrder(arcs: number[], loads: readonly Part[]): void {
   for (let k = 1; k < byRank.length; k++)
     for (const low of byRank[k - 1]) for (const high of byRank[k]) arcs.push(low.startNode, high.startNode, 0);
 }
-
-type Chamber = NonNullable<Model["chambers"][number]>;
 
 function chamberOrder(arcs: number[], lo: Int32Array, loads: readonly Part[], chamber: Chamber): void {
   for (const load of loads) lo[load.startNode] = Math.max(lo[load.startNode], warmAt(chamber, load.use.setting));
