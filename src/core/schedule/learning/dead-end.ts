@@ -23,12 +23,12 @@ export class DeadEnd {
   private readonly buffer = new Literals();
 
   /**
-   * @param explain appends the literals that forced "node ≥ value" under a reason
+   * @param explain appends the literals that forced "node ≥ value", an entry of the trail, under a reason
    * @param credit  told of each variable that has a part
    */
   constructor(
     private readonly trail: Trail,
-    private readonly explain: (reason: number, node: number, value: number, into: Literals) => void,
+    private readonly explain: (reason: number, node: number, value: number, at: number, into: Literals) => void,
     private readonly credit: (x: number) => void,
   ) {}
 
@@ -78,7 +78,7 @@ export class DeadEnd {
 
   private reasonsOf(i: number): Literals {
     this.buffer.clear();
-    this.explain(this.trail.reason[i], this.trail.node[i], this.needed[i], this.buffer);
+    this.explain(this.trail.reason[i], this.trail.node[i], this.needed[i], i, this.buffer);
     return this.buffer;
   }
 

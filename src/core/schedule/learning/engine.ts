@@ -50,7 +50,7 @@ export class Engine {
   private readonly activity = new Activity();
   private readonly deadEnd = new DeadEnd(
     this.trail,
-    (reason, node, value, into) => this.explain(reason, node, value, into),
+    (reason, node, value, at, into) => this.explain(reason, node, value, at, into),
     (x) => this.activity.credit(x),
   );
   private readonly four = new Int32Array(4);
@@ -188,6 +188,27 @@ export class Engine {
     return (at << 2) | 3;
   }
 
+  /** The code for `enqueue` of a reason that the propagator gives when it is asked, under a number of its own. */
+  later(id: number, slot: number): number {
+    const at = this.poolLength;
+    while (at + 3 > this.pool.length) this.pool = grown(this.pool);
+    this.pool[at] = LATER;
+    this.pool[at + 1] = id;
+    this.pool[at + 2] = slot;
+    this.poolLength = at + 3;
+    return (at << 2) | 3;
+  }
+
+  /** The present, as an entry of the trail that is not there yet. */
+  get now(): number {
+    return this.trail.length;
+  }
+
+  /** The bound of a node just before an entry of the trail. */
+  boundBefore(node: number, at: number): number {
+    return this.trail.boundBefore(node, at);
+  }
+
   /** Raises a node's bound. False: it contradicts the opposite bound; the conflict is then set. */
   enqueue(node: number, value: number, reason: number): boolean {
     const { lb } = this.trail;
@@ -195,7 +216,7 @@ export class Engine {
     if (value + lb[node ^ 1] > 0) {
       this.conflict.clear();
       this.conflict.add(node ^ 1, 1 - value);
-      if (reason !== 0) this.explain(reason, node, value, this.conflict);
+      if (reason !== 0) this.explain(reason, node, value, this.now, this.conflict);
       else this.conflict.add(node, value);
       return false;
     }
@@ -349,8 +370,8 @@ export class Engine {
 
   // ——— learning ———
 
-  /** Appends the literals that forced "node ≥ value" under a reason. */
-  private explain(reason: number, node: number, value: number, into: Literals): void {
+  /** Appends the literals that forced "node ≥ value", the trail's entry `when`, under a reason. */
+  private explain(reason: number, node: number, value: number, when: number, into: Literals): void {
     const at = reason >> 2;
     switch (reason & 3) {
       case 1: {
@@ -371,7 +392,9 @@ export class Engine {
         return;
       }
       case 3:
-        for (let j = 0; j < this.pool[at]; j += 2) into.add(this.pool[at + 1 + j], this.pool[at + 2 + j]);
+        if (this.pool[at] === LATER)
+          this.propagators[this.pool[at + 1]].explain!(this, this.pool[at + 2], node, value, when, into);
+        else for (let j = 0; j < this.pool[at]; j += 2) into.add(this.pool[at + 1 + j], this.pool[at + 2 + j]);
     }
   }
 
@@ -456,7 +479,15 @@ export interface Propagator {
   touch(slot: number): void;
   /** Narrows bounds by `enqueue` with an explanation; false after a conflict. */
   propagate(engine: Engine): boolean;
+  /**
+   * Appends the literals that forced "node ≥ value" for a reason given by `later`: bounds as they were before an entry of
+   * the trail.
+   */
+  explain?(engine: Engine, slot: number, node: number, value: number, at: number, into: Literals): void;
 }
+
+/** Stands where the length of an explanation would, for one that is given later. */
+const LATER = -1;
 
 /** Two literals of a clause change places. */
 function swap(arena: Int32Array, a: number, b: number): void {

@@ -1,4 +1,5 @@
 import type { Engine, Propagator } from "./engine";
+import { Literals } from "./literals";
 
 /** cost · (node − base) for a variable above its base, or cost · (to − from − base) for a stretch. */
 export interface Term {
@@ -20,6 +21,7 @@ export class Objective implements Propagator {
   private readonly scale: number;
   private readonly exact: boolean;
   private readonly x: number;
+  private id = -1;
 
   constructor(
     private readonly terms: readonly Term[],
@@ -36,7 +38,8 @@ export class Objective implements Propagator {
 
   /** Puts the sum into the search. */
   addTo(engine: Engine): void {
-    const id = engine.addPropagator(this);
+    this.id = engine.addPropagator(this);
+    const { id } = this;
     for (const { node, minus } of this.terms) {
       engine.wakeByNode(node, id, 0);
       if (minus >= 0) engine.wakeByNode(minus, id, 0);
@@ -70,17 +73,12 @@ export class Objective implements Propagator {
 
   propagate(engine: Engine): boolean {
     const sum = this.bound(engine);
-    const least = Math.ceil(sum * this.scale - EQUAL);
     const node = 2 * this.x;
-    if (least > engine.lb[node]) {
-      const spare = sum - (least - 1) / this.scale - 2 * EQUAL;
-      if (!engine.enqueue(node, Math.min(least, MOST), engine.because(this.because(engine, -1, Math.max(0, spare), []))))
-        return false;
-    }
+    const least = Math.ceil(sum * this.scale - EQUAL);
+    if (least > engine.lb[node] && !engine.enqueue(node, Math.min(least, MOST), engine.later(this.id, SUM))) return false;
     const limit = -engine.lb[node + 1];
     if (limit >= MOST) return true;
     const room = limit / this.scale - sum;
-    const capped: readonly number[] = [node + 1, -limit];
     const { lb } = engine;
     for (let k = 0; k < this.terms.length; k++) {
       const { cost, node, minus, base } = this.terms[k];
@@ -88,44 +86,65 @@ export class Objective implements Propagator {
       const most = base + Math.floor((this.own[k] + room) / cost + EQUAL);
       if (minus < 0) {
         // node ≤ most
-        if (-lb[node ^ 1] > most && !engine.enqueue(node ^ 1, -most, engine.because(this.because(engine, k, 0, [...capped]))))
-          return false;
+        if (-lb[node ^ 1] > most && !engine.enqueue(node ^ 1, -most, engine.later(this.id, k))) return false;
         continue;
       }
       // node + minus ≤ most, for each of the two from the other's bound
-      if (-lb[node ^ 1] > most - lb[minus]) {
-        const why = this.because(engine, k, 0, [...capped, minus, lb[minus]]);
-        if (!engine.enqueue(node ^ 1, lb[minus] - most, engine.because(why))) return false;
-      }
-      if (-lb[minus ^ 1] > most - lb[node]) {
-        const why = this.because(engine, k, 0, [...capped, node, lb[node]]);
-        if (!engine.enqueue(minus ^ 1, lb[node] - most, engine.because(why))) return false;
-      }
+      if (-lb[node ^ 1] > most - lb[minus] && !engine.enqueue(node ^ 1, lb[minus] - most, engine.later(this.id, k))) return false;
+      if (-lb[minus ^ 1] > most - lb[node] && !engine.enqueue(minus ^ 1, lb[node] - most, engine.later(this.id, k))) return false;
     }
     return true;
   }
 
-  /** What the other terms cost already, as literals; up to `spare` of it need not be said. */
-  private because(engine: Engine, without: number, spare: number, into: number[]): number[] {
-    let left = spare;
+  /** Why the sum, or a node of term `k`, has this bound: the (other) terms cost so much already, and the sum is limited. */
+  explain(engine: Engine, k: number, node: number, value: number, at: number, into: Literals): void {
+    let others = 0;
+    for (let t = 0; t < this.terms.length; t++) if (t !== k) others += this.own[t] = this.costBefore(engine, t, at);
+    if (k === SUM) {
+      this.because(engine, k, others - (value - 1) / this.scale, at, into);
+      return;
+    }
+    const { cost, node: own, minus, base } = this.terms[k];
+    const limit = -engine.boundBefore(2 * this.x + 1, at);
+    into.add(2 * this.x + 1, -limit);
+    // One more than the bound allows, which is too much.
+    let over = 1 - value - base;
+    if (minus >= 0) {
+      const other = node === (own ^ 1) ? minus : own;
+      const bound = engine.boundBefore(other, at);
+      into.add(other, bound);
+      over += bound;
+    }
+    this.because(engine, k, others + cost * over - limit / this.scale, at, into);
+  }
+
+  private costBefore(engine: Engine, k: number, at: number): number {
+    const { cost, node, minus, base } = this.terms[k];
+    const over = engine.boundBefore(node, at) + (minus >= 0 ? engine.boundBefore(minus, at) : 0) - base;
+    return over > 0 ? cost * over : 0;
+  }
+
+  /** What the other terms (`own`) cost before an entry of the trail, as literals; less than `spare` of it need not be said. */
+  private because(engine: Engine, without: number, spare: number, at: number, into: Literals): void {
+    let left = Math.max(0, spare - 2 * EQUAL);
     for (let k = 0; k < this.terms.length; k++) {
       if (k === without || this.own[k] === 0) continue;
-      const { cost, node, minus } = this.terms[k];
-      const value = engine.lb[node];
       if (this.own[k] <= left) {
         left -= this.own[k];
         continue;
       }
-      const weaker = minus < 0 ? Math.floor(left / cost) : 0;
+      const { cost, node, minus } = this.terms[k];
+      const weaker = Math.floor(left / cost);
       left -= weaker * cost;
-      into.push(node, value - weaker);
-      if (minus >= 0) into.push(minus, engine.lb[minus]);
+      into.add(node, engine.boundBefore(node, at) - weaker);
+      if (minus >= 0) into.add(minus, engine.boundBefore(minus, at));
     }
-    return into;
   }
 }
 
 const MOST = 1 << 29;
+/** In the place of a term's number: the sum of all. */
+const SUM = -1;
 
 /** Units of cost that make every rate a whole number, where the sums then still fit; else as fine as they fit. */
 function scaleOf(terms: readonly Term[], most: number): { scale: number; exact: boolean } {

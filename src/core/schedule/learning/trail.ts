@@ -55,6 +55,13 @@ export class Trail {
     return i >= 0 && this.level[i] > 0 ? i : -1;
   }
 
+  /** The bound that a node had just before an entry. */
+  boundBefore(node: number, entry: number): number {
+    let bound = this.lb[node];
+    for (let i = this.last[node]; i >= entry; i = this.previous[i]) bound = this.old[i];
+    return bound;
+  }
+
   /** The highest level at which one of these literals became true; 0: all hold at the root. */
   highestLevel({ row, used }: Literals): number {
     let top = 0;
