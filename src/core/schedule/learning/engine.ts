@@ -1,10 +1,12 @@
 import { Activity } from "./activity";
 import { Arcs } from "./arcs";
-import { ClauseStore, grown } from "./clauses";
+import { grown } from "./clauses";
 import { DeadEnd } from "./dead-end";
 import { Literals } from "./literals";
+import { ARC, CLAUSE, kindOf, placeOf, reason, SAID } from "./reason";
 import { Trail } from "./trail";
-import { firstAbove, Watches, type Watch } from "./watches";
+import { Waiting } from "./waiting";
+import { WatchedClauses } from "./watched-clauses";
 
 /**
  * Whole-number variables whose bounds are narrowed by propagation, with every change explained, so that a dead end
@@ -32,17 +34,12 @@ export class Engine {
   private poolLength = 0;
 
   private readonly arcs = new Arcs();
-  private readonly clauses = new ClauseStore();
-  /** By the nodes that the opposites of watched literals are about. */
-  private readonly watches = new Watches();
+  private readonly clauses = new WatchedClauses(this);
 
   private readonly propagators: Propagator[] = [];
   private readonly wakes: number[][] = [];
-  private queued: Uint8Array = new Uint8Array(0);
-  /** Propagators that wait for their turn, first come first served, in a ring. */
-  private queue: Int32Array = new Int32Array(1);
-  private queueHead = 0;
-  private queueTail = 0;
+  /** Propagators that wait for their turn. */
+  private readonly waiting = new Waiting();
 
   /** The literals whose conjunction failed, as node, value pairs. */
   private readonly conflict = new Literals();
@@ -50,7 +47,7 @@ export class Engine {
   private readonly activity = new Activity();
   private readonly deadEnd = new DeadEnd(
     this.trail,
-    (reason, node, value, at, into) => this.explain(reason, node, value, at, into),
+    (why, node, value, at, into) => this.explain(why, node, value, at, into),
     (x) => this.activity.credit(x),
   );
   private readonly four = new Int32Array(4);
@@ -66,7 +63,7 @@ export class Engine {
     this.trail.addNode(2 * x + 1, -hi);
     for (let k = 0; k < 2; k++) {
       this.arcs.addNode();
-      this.watches.addNode();
+      this.clauses.addNode();
       this.wakes.push([]);
     }
     this.activity.addVar();
@@ -106,21 +103,14 @@ export class Engine {
     if (open.length === 0) this.broken = true;
     else if (open.length === 2) {
       if (!this.enqueue(open[0], open[1], 0)) this.broken = true;
-    } else this.attach(open, false, 0);
+    } else this.clauses.add(open, false, 0);
   }
 
   /** The propagator is looked at once, and again whenever something wakes it. @returns its number, for `wakeBy` */
   addPropagator(propagator: Propagator): number {
     const id = this.propagators.push(propagator) - 1;
-    const queued = new Uint8Array(id + 1);
-    queued.set(this.queued);
-    this.queued = queued;
-    const queue = new Int32Array(id + 2);
-    for (let k = 0; k < this.waiting; k++) queue[k] = this.queue[(this.queueHead + k) % this.queue.length];
-    this.queueTail = this.waiting;
-    this.queueHead = 0;
-    this.queue = queue;
-    this.wake(id);
+    this.waiting.grow(id + 1);
+    this.waiting.add(id);
     return id;
   }
 
@@ -133,32 +123,6 @@ export class Engine {
   /** The same for one of its two bounds. */
   wakeByNode(node: number, id: number, slot: number): void {
     this.wakes[node].push(id, slot);
-  }
-
-  private get waiting(): number {
-    const { length } = this.queue;
-    return (this.queueTail - this.queueHead + length) % length;
-  }
-
-  private wake(id: number): void {
-    if (this.queued[id]) return;
-    this.queued[id] = 1;
-    this.queue[this.queueTail] = id;
-    if (++this.queueTail === this.queue.length) this.queueTail = 0;
-  }
-
-  private attach(literals: readonly number[], learned: boolean, lbd: number, activity?: number): number {
-    const at = this.clauses.add(literals, learned, lbd, activity);
-    this.watch(at, 0);
-    this.watch(at, 1);
-    return at;
-  }
-
-  private watch(at: number, which: number): void {
-    const { arena } = this.clauses;
-    const own = at + 1 + 2 * which;
-    const other = at + 3 - 2 * which;
-    this.watches.at(arena[own] ^ 1, 1 - arena[own + 1]).add(at, arena[other], arena[other + 1]);
   }
 
   // ——— changes ———
@@ -185,7 +149,7 @@ export class Engine {
     this.pool[at] = literals.length;
     for (let i = 0; i < literals.length; i++) this.pool[at + 1 + i] = literals[i];
     this.poolLength = at + 1 + literals.length;
-    return (at << 2) | 3;
+    return reason(SAID, at);
   }
 
   /** The code for `enqueue` of a reason that the propagator gives when it is asked, under a number of its own. */
@@ -196,7 +160,7 @@ export class Engine {
     this.pool[at + 1] = id;
     this.pool[at + 2] = slot;
     this.poolLength = at + 3;
-    return (at << 2) | 3;
+    return reason(SAID, at);
   }
 
   /** The present, as an entry of the trail that is not there yet. */
@@ -210,21 +174,21 @@ export class Engine {
   }
 
   /** Raises a node's bound. False: it contradicts the opposite bound; the conflict is then set. */
-  enqueue(node: number, value: number, reason: number): boolean {
+  enqueue(node: number, value: number, why: number): boolean {
     const { lb } = this.trail;
     if (value <= lb[node]) return true;
     if (value + lb[node ^ 1] > 0) {
       this.conflict.clear();
       this.conflict.add(node ^ 1, 1 - value);
-      if (reason !== 0) this.explain(reason, node, value, this.now, this.conflict);
+      if (why !== 0) this.explain(why, node, value, this.now, this.conflict);
       else this.conflict.add(node, value);
       return false;
     }
-    this.trail.raise(node, value, reason, this.level);
+    this.trail.raise(node, value, why, this.level);
     const wakes = this.wakes[node];
     for (let k = 0; k < wakes.length; k += 2) {
       this.propagators[wakes[k]].touch(wakes[k + 1]);
-      this.wake(wakes[k]);
+      this.waiting.add(wakes[k]);
     }
     return true;
   }
@@ -249,8 +213,7 @@ export class Engine {
     this.poolLength = this.levelPool[level + 1];
     this.head = from;
     this.level = level;
-    this.queued.fill(0);
-    this.queueHead = this.queueTail = 0;
+    this.waiting.clear();
   }
 
   // ——— propagation ———
@@ -265,12 +228,10 @@ export class Engine {
       while (this.head < this.trail.length) {
         const i = this.head++;
         const node = this.trail.node[i];
-        if (!this.followArcs(node) || !this.followClauses(node, this.trail.old[i])) return false;
+        if (!this.followArcs(node) || !this.clauses.follow(node, this.trail.old[i])) return false;
       }
-      if (this.queueHead === this.queueTail) return true;
-      const id = this.queue[this.queueHead];
-      if (++this.queueHead === this.queue.length) this.queueHead = 0;
-      this.queued[id] = 0;
+      const id = this.waiting.next();
+      if (id < 0) return true;
       if (!this.propagators[id].propagate(this)) return false;
     }
   }
@@ -286,7 +247,7 @@ export class Engine {
       if (least <= lb[to]) continue;
       const when = out[k + 3];
       if (when < 0 || lb[when] >= 1) {
-        if (!this.enqueue(to, least, (out[k] << 2) | 2)) return false;
+        if (!this.enqueue(to, least, reason(ARC, out[k]))) return false;
       } else if (least + lb[to ^ 1] > 0 && !this.switchOff(out[k])) return false;
     }
     if (value >= 1) {
@@ -294,7 +255,7 @@ export class Engine {
       for (let k = 0; k < on.length; k++) {
         const arc = on[k];
         const least = lb[this.arcs.from[arc]] + this.arcs.weight[arc];
-        if (least > lb[this.arcs.to[arc]] && !this.enqueue(this.arcs.to[arc], least, (arc << 2) | 2)) return false;
+        if (least > lb[this.arcs.to[arc]] && !this.enqueue(this.arcs.to[arc], least, reason(ARC, arc))) return false;
       }
     }
     return true;
@@ -312,89 +273,23 @@ export class Engine {
     return this.enqueue(when ^ 1, 0, this.because(this.four));
   }
 
-  /** What follows by clauses from a rise of the node above `old`: what was false before has been looked at then. */
-  private followClauses(node: number, old: number): boolean {
-    const list = this.watches.of[node];
-    const value = this.lb[node];
-    for (let k = firstAbove(list, old); k < list.length && list[k].bound <= value; k++)
-      if (!this.lookAt(list[k], node)) return false;
-    return true;
-  }
-
-  /** A bound that clauses watch is reached: each watches another literal, or what is left of it must hold. */
-  private lookAt(watch: Watch, node: number): boolean {
-    const { lb, watches } = this;
-    const { arena } = this.clauses;
-    const { row, used, bound } = watch;
-    let kept = 0;
-    let k = 0;
-    let good = true;
-    for (; good && k < used; k += 3) {
-      const at = row[k];
-      let first = row[k + 1];
-      let firstValue = row[k + 2];
-      if (lb[first] < firstValue) {
-        // The false literal goes to the second place.
-        if ((arena[at + 1] ^ 1) === node && 1 - arena[at + 2] === bound) swap(arena, at + 1, at + 3);
-        first = arena[at + 1];
-        firstValue = arena[at + 2];
-        if (lb[first] < firstValue) {
-          const other = this.anotherWatch(at);
-          if (other >= 0) {
-            // Never to this node again: a clause has one literal of each.
-            watches.at(arena[other] ^ 1, 1 - arena[other + 1]).add(at, first, firstValue);
-            swap(arena, other, at + 3);
-            continue;
-          }
-          good = this.enqueue(first, firstValue, (at << 2) | 1);
-        }
-      }
-      row[kept] = at;
-      row[kept + 1] = first;
-      row[kept + 2] = firstValue;
-      kept += 3;
-    }
-    if (kept < k) row.copyWithin(kept, k, used);
-    watch.used = used - (k - kept);
-    return good;
-  }
-
-  /** Where in the arena a literal of the clause lies that is not false and not watched yet; −1: there is none. */
-  private anotherWatch(at: number): number {
-    const { lb } = this;
-    const { arena } = this.clauses;
-    const end = at + 1 + 2 * arena[at];
-    for (let k = at + 5; k < end; k += 2) if (arena[k + 1] + lb[arena[k] ^ 1] <= 0) return k;
-    return -1;
-  }
-
   // ——— learning ———
 
-  /** Appends the literals that forced "node ≥ value", the trail's entry `when`, under a reason. */
-  private explain(reason: number, node: number, value: number, when: number, into: Literals): void {
-    const at = reason >> 2;
-    switch (reason & 3) {
-      case 1: {
-        const { arena } = this.clauses;
-        const size = arena[at];
-        this.clauses.credit(at);
-        for (let j = 0; j < size; j++) {
-          const n = arena[at + 1 + 2 * j];
-          const v = arena[at + 2 + 2 * j];
-          if (n === node && v >= value) continue;
-          into.add(n ^ 1, 1 - v);
-        }
-        return;
-      }
-      case 2: {
+  /** Appends the literals that forced "node ≥ value", the trail's entry `when`, for a reason. */
+  private explain(why: number, node: number, value: number, when: number, into: Literals): void {
+    const at = placeOf(why);
+    switch (kindOf(why)) {
+      case CLAUSE:
+        return this.clauses.explain(at, node, value, into);
+      case ARC:
         into.add(this.arcs.from[at], value - this.arcs.weight[at]);
         if (this.arcs.when[at] >= 0) into.add(this.arcs.when[at], 1);
         return;
+      case SAID: {
+        const { pool } = this;
+        if (pool[at] === LATER) this.propagators[pool[at + 1]].explain!(this, pool[at + 2], node, value, when, into);
+        else for (let j = 0; j < pool[at]; j += 2) into.add(pool[at + 1 + j], pool[at + 2 + j]);
       }
-      case 3:
-        if (this.pool[at] === LATER)
-          this.propagators[this.pool[at + 1]].explain!(this, this.pool[at + 2], node, value, when, into);
-        else for (let j = 0; j < this.pool[at]; j += 2) into.add(this.pool[at + 1 + j], this.pool[at + 2 + j]);
     }
   }
 
@@ -427,8 +322,8 @@ export class Engine {
     this.backTo(back);
     this.activity.age();
     this.clauses.age();
-    const reason = clause.length === 2 ? 0 : (this.attach(clause, true, levels) << 2) | 1;
-    return this.enqueue(clause[0], clause[1], reason) || !(this.broken = true);
+    const why = clause.length === 2 ? 0 : reason(CLAUSE, this.clauses.add(clause, true, levels));
+    return this.enqueue(clause[0], clause[1], why) || !(this.broken = true);
   }
 
   /** The open variable that had the largest part in recent dead ends; −1 when all are settled. */
@@ -447,22 +342,7 @@ export class Engine {
 
   /** Forgets the less useful half of what was learned. Only at the root. */
   forget(): void {
-    const useful = this.clauses.takeUseful();
-    this.watches.clear();
-    for (const { literals, learned, lbd, activity } of useful) {
-      // What the root has settled meanwhile is dropped or shortened.
-      const open: number[] = [];
-      let holds = false;
-      for (let k = 0; k < literals.length && !holds; k += 2) {
-        if (this.lb[literals[k]] >= literals[k + 1]) holds = true;
-        else if (literals[k + 1] + this.lb[literals[k] ^ 1] <= 0) open.push(literals[k], literals[k + 1]);
-      }
-      if (holds) continue;
-      if (open.length === 0) this.broken = true;
-      else if (open.length === 2) {
-        if (!this.enqueue(open[0], open[1], 0)) this.broken = true;
-      } else this.attach(open, learned, lbd, activity);
-    }
+    for (const left of this.clauses.forget()) if (left.length === 0 || !this.enqueue(left[0], left[1], 0)) this.broken = true;
   }
 
   /** At the root, with everything propagated: what is settled needs no trail any more. */
@@ -488,13 +368,3 @@ export interface Propagator {
 
 /** Stands where the length of an explanation would, for one that is given later. */
 const LATER = -1;
-
-/** Two literals of a clause change places. */
-function swap(arena: Int32Array, a: number, b: number): void {
-  const node = arena[a];
-  const value = arena[a + 1];
-  arena[a] = arena[b];
-  arena[a + 1] = arena[b + 1];
-  arena[b] = node;
-  arena[b + 1] = value;
-}
