@@ -8,6 +8,7 @@ import { costOf, type Schedule } from "../search";
 import { wishFor } from "../wishes";
 import type { Bounds } from "./bounds";
 import { EQUAL, PROVING_MOST, type Known } from "./known";
+import { Sideways } from "./sideways";
 
 /** Costs that differ by less than this are not told apart when something cheaper is looked for. */
 const CHEAPER = 1e-4;
@@ -19,6 +20,12 @@ const DIVES_PAY = 120;
 const WHOLE_EASY = 80;
 /** Steps between two turns of the search that learns on everything. */
 const WHOLE_EVERY = 50;
+/**
+ * A large day that became cheaper by more than this share since the last such turn has no need of one yet, for so many of
+ * them: neighbourhoods gain more in the time.
+ */
+const GAINS = 0.005;
+const LEFT_OUT = 8;
 /** Dead ends that the search that learns may have on a neighbourhood, and the sizes of these. */
 const NEAR = { conflicts: 60, least: 10, more: 50 } as const;
 /** Minutes by which a task of a neighbourhood that is cut out may move either way. */
@@ -32,11 +39,11 @@ const SHOP_MOVES = 1000;
 type Kind = "dive" | "near" | "whole" | "bound";
 
 /**
- * Every so often a step is for the proof: on everything where that is small enough, on shares of a large day, in turns in
- * between. On neighbourhoods dives gain more a second, for as long as they pay; then the search that learns.
+ * Every so often a step is for the proof (`forProof`): on everything where that is small enough, on shares of a large day, in
+ * turns in between. On neighbourhoods dives gain more a second, for as long as they pay; then the search that learns.
  */
-function kindOf(tasks: number, step: number, divesPay: boolean): Kind {
-  if (step % WHOLE_EVERY === WHOLE_EVERY - 1) {
+function kindOf(tasks: number, step: number, forProof: boolean, divesPay: boolean): Kind {
+  if (forProof) {
     if (tasks > PROVING_MOST) return "bound";
     return tasks > WHOLE_MOST && Math.floor(step / WHOLE_EVERY) % 2 === 0 ? "bound" : "whole";
   }
@@ -48,13 +55,18 @@ function kindOf(tasks: number, step: number, divesPay: boolean): Kind {
 /** Makes the best schedule better, step by step. */
 export class Improvement {
   private tabu: ShopTabu | undefined;
+  private readonly sideways: Sideways;
+  /** What the best schedule cost when the last step for the proof was due. */
+  private costThen = Infinity;
 
   /** @param shop the job-shop that the problem is, where it is one */
   constructor(
     private readonly known: Known,
     private readonly bounds: Bounds,
     private readonly shop: Shop | undefined,
-  ) {}
+  ) {
+    this.sideways = new Sideways(known.model);
+  }
 
   /**
    * Improves until the bound is met or the budget is spent. Steps of two kinds take turns: a neighbourhood is freed and
@@ -88,7 +100,7 @@ export class Improvement {
         continue;
       }
       const turn = Math.floor(iteration / WHOLE_EVERY);
-      const kind = kindOf(model.n, iteration, iteration - divesGained < DIVES_PAY);
+      const kind = kindOf(model.n, iteration, this.isForProof(iteration), iteration - divesGained < DIVES_PAY);
       if (kind === "bound" && bounds.raise(spent)) continue;
       let found =
         kind === "dive"
@@ -98,7 +110,9 @@ export class Improvement {
             : this.learnWhole(turn, spent);
       if (found && (found.cost < known.best.cost * WORTH_TIMING || found.cost < current.cost))
         found = known.timed(found, model.n > PROVING_MOST ? current : undefined);
-      if (found && found.cost < current.cost + leeway) {
+      if (found && Math.abs(found.cost - known.best.cost) <= EQUAL && this.sideways.roomier(found, known.best))
+        known.best = current = found;
+      else if (found && found.cost < current.cost + leeway) {
         current = found;
         if (found.cost < known.best.cost - EQUAL) {
           if (kind === "dive") divesGained = iteration;
@@ -113,6 +127,15 @@ export class Improvement {
     }
   }
 
+  /** Whether a step is one for the proof: every so often, on a large day seldom for as long as it becomes cheaper anyway. */
+  private isForProof(step: number): boolean {
+    if (step % WHOLE_EVERY !== WHOLE_EVERY - 1) return false;
+    const { model, best } = this.known;
+    const gains = this.costThen - best!.cost > GAINS * best!.cost;
+    this.costThen = best!.cost;
+    return model.n <= WHOLE_MOST || !gains || Math.floor(step / WHOLE_EVERY) % LEFT_OUT === 0;
+  }
+
   /** A stretch of the job-shop's own search; undefined where it comes to nothing better. */
   private shopBetter(shop: Shop): Schedule | undefined {
     const { model, best, chance } = this.known;
@@ -125,7 +148,7 @@ export class Improvement {
     return { starts, ends, choices: model.uses.map((uses) => new Int32Array(uses.length)), cost: costOf(model, starts, ends) };
   }
 
-  /** A cheaper schedule by the search that learns, on a neighbourhood of the best. */
+  /** By the search that learns a cheaper schedule, or one of the same cost with more room, on a neighbourhood of the best. */
   private learnNear(freed: Uint8Array, spent: () => boolean): Schedule | undefined {
     const { model, chance, late } = this.known;
     const best = this.known.best!;
@@ -134,14 +157,20 @@ export class Improvement {
     if (!learning) return undefined;
     freed.fill(0);
     freeSome(model, best, freed, NEAR.least + chance.below(NEAR.more), chance);
-    const outcome = learning.run({
-      target: best.cost - CHEAPER,
-      conflicts: NEAR.conflicts,
-      spent,
-      like: best,
-      keep: (task) => freed[task] === 0,
-      late,
-    });
+    const keep = (task: number) => freed[task] === 0;
+    const { sideways } = this;
+    const outcome =
+      chance.unit() < sideways.share(best)
+        ? learning.run({
+            target: best.cost,
+            conflicts: NEAR.conflicts,
+            spent,
+            // What is freed has no place that it should stay at.
+            like: { ...best, starts: best.starts.map((start, i) => (freed[i] ? -1 : start)) },
+            keep,
+            late: () => sideways.late,
+          })
+        : learning.run({ target: best.cost - CHEAPER, conflicts: NEAR.conflicts, spent, like: best, keep, late });
     return outcome.kind === "found" ? outcome.schedule : undefined;
   }
 
