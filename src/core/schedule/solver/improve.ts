@@ -13,7 +13,7 @@ import { Sideways } from "./sideways";
 /** Costs that differ by less than this are not told apart when something cheaper is looked for. */
 const CHEAPER = 1e-4;
 /** Up to this many tasks the search that learns is set on the whole problem only, beyond on neighbourhoods as well. */
-const WHOLE_MOST = 60;
+const WHOLE_MOST = 28;
 /** As long as a dive made the schedule better in the last so many steps, dives have most of the turns; then the search that learns. */
 const DIVES_PAY = 120;
 /** Up to this many tasks the search on everything has its full measure of dead ends; beyond, each costs more and it has fewer. */
