@@ -32,6 +32,8 @@ const NEAR = { conflicts: 60, least: 10, more: 50 } as const;
 const REACH = [30, 90, 240, 1000] as const;
 /** Schedules that cost up to this factor of the best get their best times before they are judged. */
 const WORTH_TIMING = 1.03;
+/** Up to this many tasks the search that learns tries to prove a job-shop. */
+const SHOP_PROVEN = 60;
 /** Moves of the job-shop's search in one step. */
 const SHOP_MOVES = 1000;
 
@@ -77,7 +79,6 @@ export class Improvement {
     const { known, bounds, shop } = this;
     const { model, chance } = known;
     if (!known.best) return;
-    const whole = model.n <= WHOLE_MOST;
     const freed = new Uint8Array(model.n);
     let current = shop ? known.best : known.timed(known.best);
     if (current !== known.best) {
@@ -93,7 +94,7 @@ export class Improvement {
     for (; iteration < budget.iterations && !bounds.met && !spent(); iteration++) {
       if (shop) {
         // A job-shop has a search of its own; the one that learns has a turn now and then, for the proof.
-        const found = iteration % 8 === 7 && whole ? this.learnWhole(iteration, spent) : this.shopBetter(shop);
+        const found = iteration % 8 === 7 && model.n <= SHOP_PROVEN ? this.learnWhole(iteration, spent) : this.shopBetter(shop);
         if (!found || found.cost >= known.best.cost - EQUAL) continue;
         known.best = found;
         better();
