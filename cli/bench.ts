@@ -3,6 +3,7 @@ import { readFileSync } from "node:fs";
 import { Budget } from "@/core/schedule/budget";
 import { parseProblem, type ProblemInput } from "@/core/schedule/problem";
 import { Solver } from "@/core/schedule/solver/solver";
+import { hardDay } from "@tests/hard-days";
 import { CLASSICS, jobShop, SIX, TEN } from "@tests/job-shops";
 import { kitchen } from "@tests/kitchens";
 import { numberFlags } from "./common";
@@ -20,6 +21,7 @@ const INSTANCES: readonly [name: string, problem: ProblemInput, best?: number][]
   ["job-shop 10x10", jobShop(TEN), 930],
   ...CLASSICS.map(({ name, best, rows }): [string, ProblemInput, number] => [`job-shop ${name}`, jobShop(rows), best]),
   ...[20, 100, 400, 1500].map((n): [string, ProblemInput] => [`kitchen ${n}`, kitchen(n, n)]),
+  ...[10, 20, 40, 80, 120].map((n): [string, ProblemInput] => [`hard day ${n}`, hardDay(n, n, n > 20 ? 3 : 1)]),
 ];
 
 const cell = (text: string | number, width: number) => String(text).padStart(width);

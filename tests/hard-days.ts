@@ -7,7 +7,8 @@ type Resource = ProblemInput["resources"][number];
 /**
  * A day that is hard on purpose: `n` tasks in a horizon with little to spare, one to three cooks, alike or not, with
  * pauses; two ovens of which one heats slowly, a ranked fryer that recovers, lags either way, two due times and much to
- * lose at both. About one in three has no schedule at all.
+ * lose at both. Some have no schedule at all.
+ * @param ease minutes a task by which the horizon is longer than the tightest
  */
 export function hardDay(n: number, seed: number, ease = 0): ProblemInput {
   const chance = seeded(seed);

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { readFileSync } from "node:fs";
 import { anyProblem, expectProblem } from "@tests/any-problem";
+import { hardDay } from "@tests/hard-days";
 import type { ProblemInput } from "./problem";
 import { solve } from "./solve";
 import type { Answer } from "./solver/solver";
@@ -72,6 +73,25 @@ describe("any small kitchen", () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  test("days that are hard on purpose: what is found keeps every rule, and no seed refutes what another has proven", () => {
+    let none = 0;
+    let optimal = 0;
+    for (let seed = 0; seed < 30; seed++) {
+      const problem = expectProblem(hardDay(6 + (seed % 9), seed, seed % 2 === 0 ? 0 : -3));
+      const [a, b] = [1, 2].map((s) => solve(problem, { now, iterations: 100, dives: 60, seed: s }));
+      for (const found of [a, b]) expect(verify(problem, found)).toEqual([]);
+      if (a.proof || b.proof) {
+        none++;
+        expect([a.status, b.status]).toEqual(["infeasible", "infeasible"]);
+      }
+      if (a.status !== "optimal") continue;
+      optimal++;
+      if (b.status !== "infeasible") expect(b.cost).toBeGreaterThanOrEqual(a.cost - 1e-6);
+    }
+    expect(none).toBeGreaterThan(0);
+    expect(optimal).toBeGreaterThan(5);
   });
 
   test("the same seed and iterations give the same schedule", () => {
