@@ -21,11 +21,11 @@ const WHOLE_EASY = 80;
 /** Steps between two turns of the search that learns on everything. */
 const WHOLE_EVERY = 50;
 /**
- * A large day that became cheaper by more than this share since the last such turn has no need of one yet, for so many of
- * them: neighbourhoods gain more in the time.
+ * Beyond `WHOLE_MOST` a schedule that became cheaper by more than this share since the last such turn was due has no need of
+ * one yet, but for one in so many: neighbourhoods gain more in the time.
  */
 const GAINS = 0.005;
-const LEFT_OUT = 8;
+const ONE_IN = 8;
 /** Dead ends that the search that learns may have on a neighbourhood, and the sizes of these. */
 const NEAR = { conflicts: 60, least: 10, more: 50 } as const;
 /** Minutes by which a task of a neighbourhood that is cut out may move either way. */
@@ -128,13 +128,13 @@ export class Improvement {
     }
   }
 
-  /** Whether a step is one for the proof: every so often, on a large day seldom for as long as it becomes cheaper anyway. */
+  /** Whether a step is one for the proof: every so often, but seldom while a larger day becomes cheaper anyway. */
   private isForProof(step: number): boolean {
     if (step % WHOLE_EVERY !== WHOLE_EVERY - 1) return false;
     const { model, best } = this.known;
     const gains = this.costThen - best!.cost > GAINS * best!.cost;
     this.costThen = best!.cost;
-    return model.n <= WHOLE_MOST || !gains || Math.floor(step / WHOLE_EVERY) % LEFT_OUT === 0;
+    return model.n <= WHOLE_MOST || !gains || Math.floor(step / WHOLE_EVERY) % ONE_IN === 0;
   }
 
   /** A stretch of the job-shop's own search; undefined where it comes to nothing better. */
