@@ -12,6 +12,8 @@ import { Sideways } from "./sideways";
 
 /** Costs that differ by less than this are not told apart when something cheaper is looked for. */
 const CHEAPER = 1e-4;
+/** Costs that differ by no more than sums are rounded are one cost: many steps sideways must not lead uphill. */
+const SAME = 1e-9;
 /** Up to this many tasks the search that learns is set on the whole problem only, beyond on neighbourhoods as well. */
 const WHOLE_MOST = 28;
 /** As long as a dive made the schedule better in the last so many steps, dives have most of the turns; then the search that learns. */
@@ -101,7 +103,7 @@ export class Improvement {
         continue;
       }
       const turn = Math.floor(iteration / WHOLE_EVERY);
-      const kind = kindOf(model.n, iteration, this.isForProof(iteration), iteration - divesGained < DIVES_PAY);
+      const kind = kindOf(model.n, iteration, this.turnForProof(iteration), iteration - divesGained < DIVES_PAY);
       if (kind === "bound" && bounds.raise(spent)) continue;
       let found =
         kind === "dive"
@@ -111,7 +113,7 @@ export class Improvement {
             : this.learnWhole(turn, spent);
       if (found && (found.cost < known.best.cost * WORTH_TIMING || found.cost < current.cost))
         found = known.timed(found, model.n > PROVING_MOST ? current : undefined);
-      if (found && Math.abs(found.cost - known.best.cost) <= EQUAL && this.sideways.roomier(found, known.best))
+      if (found && Math.abs(found.cost - known.best.cost) <= SAME && this.sideways.roomier(found, known.best))
         known.best = current = found;
       else if (found && found.cost < current.cost + leeway) {
         current = found;
@@ -128,8 +130,11 @@ export class Improvement {
     }
   }
 
-  /** Whether a step is one for the proof: every so often, but seldom while a larger day becomes cheaper anyway. */
-  private isForProof(step: number): boolean {
+  /**
+   * Whether a step is one for the proof: every so often, but seldom while a larger day becomes cheaper anyway. To be asked
+   * once a step, in order: it remembers what the schedule cost when the last one was due.
+   */
+  private turnForProof(step: number): boolean {
     if (step % WHOLE_EVERY !== WHOLE_EVERY - 1) return false;
     const { model, best } = this.known;
     const gains = this.costThen - best!.cost > GAINS * best!.cost;
