@@ -4,7 +4,7 @@ import IconButton from "@mui/material/IconButton";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import Close from "@mui/icons-material/CloseOutlined";
-import { useMemo, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/plan/batches";
 import { taskShares } from "@/core/plan/expand";
@@ -38,7 +38,7 @@ const CUE_WORD = { see: "Look", feel: "Feel", hear: "Listen", smell: "Smell" } a
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
 export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }: Props) {
   const { clock, weight, heat, dial } = useDisplay();
-  const holds = useMemo(() => planHolds(plan), [plan]);
+  const holds = planHolds(plan);
   const info = plan.tasks[task];
   const placed = plan.solution.tasks.find((t) => t.id === task);
   const problemTask = plan.problem.tasks.find((t) => t.id === task);

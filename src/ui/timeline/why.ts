@@ -14,8 +14,13 @@ export interface Why {
   readonly steps: readonly WhyStep[];
 }
 
-/** What holds every task of a plan, worked out once for a plan. */
-export const planHolds = (plan: Plan): readonly Holds[] => holdsOf(plan.problem, plan.solution);
+/** What holds every task of a plan, worked out once for a plan, whoever asks. */
+export function planHolds(plan: Plan): readonly Holds[] {
+  const known = KNOWN.get(plan) ?? holdsOf(plan.problem, plan.solution);
+  KNOWN.set(plan, known);
+  return known;
+}
+const KNOWN = new WeakMap<Plan, readonly Holds[]>();
 
 /** The reason for a task's time as sentences, step by step to the wave or to the beginning; none where it could move freely. */
 export function whyHere(

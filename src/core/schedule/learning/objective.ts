@@ -1,5 +1,5 @@
 import type { Engine, Propagator } from "./engine";
-import { Literals } from "./literals";
+import type { Literals } from "./literals";
 
 /** cost · (node − base) for a variable above its base, or cost · (to − from − base) for a stretch. */
 export interface Term {
@@ -63,9 +63,8 @@ export class Objective implements Propagator {
   bound(engine: Engine): number {
     let sum = 0;
     for (let k = 0; k < this.terms.length; k++) {
-      const { cost, node, minus, base } = this.terms[k];
-      const over = engine.lb[node] + (minus >= 0 ? engine.lb[minus] : 0) - base;
-      this.own[k] = over > 0 ? cost * over : 0;
+      const term = this.terms[k];
+      this.own[k] = costAt(term, engine.lb[term.node], term.minus >= 0 ? engine.lb[term.minus] : 0);
       sum += this.own[k];
     }
     return sum;
@@ -119,9 +118,8 @@ export class Objective implements Propagator {
   }
 
   private costBefore(engine: Engine, k: number, at: number): number {
-    const { cost, node, minus, base } = this.terms[k];
-    const over = engine.boundBefore(node, at) + (minus >= 0 ? engine.boundBefore(minus, at) : 0) - base;
-    return over > 0 ? cost * over : 0;
+    const term = this.terms[k];
+    return costAt(term, engine.boundBefore(term.node, at), term.minus >= 0 ? engine.boundBefore(term.minus, at) : 0);
   }
 
   /** What the other terms (`own`) cost before an entry of the trail, as literals; less than `spare` of it need not be said. */
@@ -145,6 +143,12 @@ export class Objective implements Propagator {
 const MOST = 1 << 29;
 /** In the place of a term's number: the sum of all. */
 const SUM = -1;
+
+/** What a term costs with its node, and its second one (0 where it has none), at these bounds. */
+function costAt({ cost, base }: Term, bound: number, second: number): number {
+  const over = bound + second - base;
+  return over > 0 ? cost * over : 0;
+}
 
 /** Units of cost that make every rate a whole number, where the sums then still fit; else as fine as they fit. */
 function scaleOf(terms: readonly Term[], most: number): { scale: number; exact: boolean } {

@@ -163,20 +163,17 @@ export class Improvement {
     if (!learning) return undefined;
     freed.fill(0);
     freeSome(model, best, freed, NEAR.least + chance.below(NEAR.more), chance);
-    const keep = (task: number) => freed[task] === 0;
     const { sideways } = this;
-    const outcome =
+    const wanted =
       chance.unit() < sideways.share(best)
-        ? learning.run({
+        ? {
             target: best.cost,
-            conflicts: NEAR.conflicts,
-            spent,
             // What is freed has no place that it should stay at.
             like: { ...best, starts: best.starts.map((start, i) => (freed[i] ? -1 : start)) },
-            keep,
             late: () => sideways.late,
-          })
-        : learning.run({ target: best.cost - CHEAPER, conflicts: NEAR.conflicts, spent, like: best, keep, late });
+          }
+        : { target: best.cost - CHEAPER, like: best, late };
+    const outcome = learning.run({ ...wanted, conflicts: NEAR.conflicts, spent, keep: (task) => freed[task] === 0 });
     return outcome.kind === "found" ? outcome.schedule : undefined;
   }
 
