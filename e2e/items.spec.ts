@@ -31,6 +31,27 @@ test("weights are ticked off and stay so; the shopping list takes the pantry off
   expect(download.suggestedFilename()).toBe("shopping-first-try.csv");
 });
 
+test("while a plan still gets better the sheets stay under the hand", async ({ page }) => {
+  await page.goto("/g/launch-night");
+  await page.getByLabel("Guests in all").fill("38");
+  await page.getByRole("link", { name: "Quantities" }).click();
+  await expect(page.getByTestId("plan-state")).toHaveText(/making it fresher and shorter/);
+  const sheets = page.getByRole("article");
+  const order = () => sheets.evaluateAll((all) => all.map((sheet) => sheet.getAttribute("aria-label")));
+  const first = await order();
+  const lines = sheets.first().getByRole("checkbox");
+  for (let n = 0; n < 12; n++) {
+    const line = lines.nth(n % (await lines.count()));
+    const ticked = await line.getAttribute("aria-checked");
+    // A hand presses longer than a machine.
+    await line.click({ delay: 250 });
+    await expect(line).toHaveAttribute("aria-checked", ticked === "true" ? "false" : "true", { timeout: 500 });
+  }
+  await expect(page.getByTestId("plan-state")).toHaveText(/making it fresher and shorter/);
+  expect(await order()).toEqual(first);
+  await page.getByRole("button", { name: "Good enough" }).click();
+});
+
 test("a recipe from paper, in cups and °F, becomes an item, pieces and a timetable", async ({ page }) => {
   await page.goto("/items");
   await page.getByRole("link", { name: "Type in a recipe" }).click();

@@ -4,7 +4,7 @@ import { demandRow, spreadTotal } from "./gathering/gathering.view-model";
 import { issueAt } from "./gathering/issues";
 import { checkDraft, planKey, requestOf } from "./plan/plan-state";
 import { momentText, summarise, targetsOf } from "./plan/plan-summary";
-import { daySheets } from "./quantities/quantities.view-model";
+import { daySheets, inPlace } from "./quantities/quantities.view-model";
 import { timeScale, ticksOf } from "./timeline/scale";
 import { stepOfTask, timelineModel } from "./timeline/timeline.view-model";
 
@@ -164,6 +164,10 @@ describe("what is weighed", () => {
       "2 × 8 on a tray",
       "still sticky? 10 g more flour, no more than that",
     ]);
+  });
+  test("while a plan gets better the sheets stay where they were, and new ones come last", () => {
+    const before = [...sheets].reverse().slice(1);
+    expect(inPlace(sheets, before).map((s) => s.batch.id)).toEqual([...before, sheets.at(-1)!].map((s) => s.batch.id));
   });
   test("without a plan there are weights and no times", () => {
     expect(daySheets(quantitiesOf(request), undefined)[0].start).toBeUndefined();

@@ -4,6 +4,7 @@ import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
 import { PAUSE_MS, useAutosave, type Saving } from "../kit/use-autosave";
+import { useReleased } from "../kit/use-released";
 import { prepare, runPlan } from "@/workers/plan.client";
 import { checkDraft, planKey, type Checked, type Draft, type Source } from "./plan-state";
 
@@ -97,6 +98,7 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
     atHand.current = good;
   }, [good]);
 
+  const whenReleased = useReleased();
   const start = useCallback(
     (request: PlanRequest, key: string) => {
       run.current?.cancel();
@@ -107,9 +109,12 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
       const told = {
         better(plan: Plan) {
           if (run.current !== mine) return;
-          unkept.current = { request, plan };
-          setGood(unkept.current);
-          setWork({ kind: "improving" });
+          const found = (unkept.current = { request, plan });
+          whenReleased(() => {
+            if (run.current !== mine) return;
+            setGood(found);
+            setWork({ kind: "improving" });
+          });
           // Kept once it is drawn and then now and again: whoever leaves before the search ends finds what there was.
           keeping.current ??= setTimeout(
             () => {
@@ -133,13 +138,16 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
         run.current = undefined;
         stopKeeping();
         if (plan.solution.status === "infeasible") return setWork({ kind: "refused", why: plan.solution.why });
-        setGood({ request, plan });
-        setWork({ kind: "idle" });
+        whenReleased(() => {
+          if (run.current) return;
+          setGood({ request, plan });
+          setWork({ kind: "idle" });
+        });
         void savePlan({ request, plan });
         prepare(plan);
       });
     },
-    [savePlan, stopKeeping],
+    [savePlan, stopKeeping, whenReleased],
   );
 
   useEffect(() => {

@@ -10,7 +10,7 @@ import { Empty } from "../kit/Empty";
 import { useStoredFlag, useTicks } from "../kit/use-stored";
 import { usePlan } from "../plan/PlanProvider";
 import { ShoppingTab } from "./ShoppingTab";
-import { daySheets } from "./quantities.view-model";
+import { daySheets, inPlace, type BatchSheet } from "./quantities.view-model";
 import type { NoteLiquid } from "./WentIn";
 import { WeighTab } from "./WeighTab";
 
@@ -22,9 +22,10 @@ interface Props {
 
 /** What is weighed, batch by batch in the order of the day, and what is bought. */
 export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
-  const { latest, good, stale, draft } = usePlan();
+  const { latest, good, stale, draft, work } = usePlan();
   const plan = stale ? undefined : good?.plan;
-  const sheets = useMemo(() => (latest ? daySheets(latest.quantities, plan, draft.guests) : []), [latest, plan, draft.guests]);
+  const ofTheDay = useMemo(() => (latest ? daySheets(latest.quantities, plan, draft.guests) : []), [latest, plan, draft.guests]);
+  const sheets = useSettled(ofTheDay, good?.request, work.kind === "improving");
   const [tab, setTab] = useState<"weigh" | "shop">("weigh");
   const [big, setBig] = useStoredFlag("unisynth-big-type");
   const ticks = useTicks(`unisynth-ticks-${draft.id}`);
@@ -68,4 +69,12 @@ export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
       )}
     </Box>
   );
+}
+
+/** Sheets keep the places that a request's first plan gave them until it is the best: nobody weighs from a sheet that jumps. */
+function useSettled(sheets: readonly BatchSheet[], request: object | undefined, moving: boolean): readonly BatchSheet[] {
+  const [settled, setSettled] = useState({ request, sheets });
+  if (moving && settled.request === request) return inPlace(sheets, settled.sheets);
+  if (settled.request !== request || settled.sheets !== sheets) setSettled({ request, sheets });
+  return sheets;
 }

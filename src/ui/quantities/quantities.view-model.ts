@@ -112,6 +112,13 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
   return sheets.sort((a, b) => (rank(a) === rank(b) ? 0 : rank(a) - rank(b)));
 }
 
+/** The sheets in the places that they had before; what was not there comes last. */
+export function inPlace(sheets: readonly BatchSheet[], before: readonly BatchSheet[]): BatchSheet[] {
+  const places = new Map(before.map((sheet, place) => [sheet.batch.id, place]));
+  const place = (sheet: BatchSheet) => places.get(sheet.batch.id) ?? before.length;
+  return [...sheets].sort((a, b) => place(a) - place(b));
+}
+
 /** What is held back is a measure of its own: most goes in now, the rest by feel. */
 function nowAndByFeel(line: Ingredient, of: readonly { item: string; component: string }[]): WeighLine[] {
   if (!line.holdBackPct)
