@@ -40,7 +40,7 @@ test("while a plan still gets better the sheets stay under the hand", async ({ p
   const order = () => sheets.evaluateAll((all) => all.map((sheet) => sheet.getAttribute("aria-label")));
   const first = await order();
   const lines = sheets.first().getByRole("checkbox");
-  for (let n = 0; n < 12; n++) {
+  for (let n = 0; n < 6; n++) {
     const line = lines.nth(n % (await lines.count()));
     const ticked = await line.getAttribute("aria-checked");
     // A hand presses longer than a machine.

@@ -6,7 +6,7 @@ import { checkDraft, planKey, requestOf } from "./plan/plan-state";
 import { momentText, summarise, targetsOf } from "./plan/plan-summary";
 import { daySheets, inPlace } from "./quantities/quantities.view-model";
 import { timeScale, ticksOf } from "./timeline/scale";
-import { stepOfTask, timelineModel } from "./timeline/timeline.view-model";
+import { stepFinder, timelineModel } from "./timeline/timeline.view-model";
 
 const request = expectRequest(demoInput("first-try"));
 const plan = makePlan(request, { now: () => 0 });
@@ -120,7 +120,7 @@ describe("the timeline", () => {
 
   test("a block's step is the one under the options that were chosen", () => {
     const bake = Object.keys(plan.tasks).find((id) => plan.tasks[id].step === "a-bake")!;
-    expect(stepOfTask(plan, request, bake)!.time.fixedMin).toBe(26);
+    expect(stepFinder(plan, request)(bake)!.time.fixedMin).toBe(26);
   });
 });
 

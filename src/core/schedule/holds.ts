@@ -199,6 +199,7 @@ export interface Bottleneck {
 
 /** The resource that most tasks wait for; of two the fuller one. Undefined where nothing waits for any. */
 export function bottleneckOf(problem: Problem, solution: Solution, holds: readonly Holds[]): Bottleneck | undefined {
+  const model = compile(problem);
   const counts = problem.resources.map(() => 0);
   for (const { later, earlier } of holds)
     for (const hold of [...later, ...earlier])
@@ -206,15 +207,14 @@ export function bottleneckOf(problem: Problem, solution: Solution, holds: readon
   const all = counts.map((count, resource) => ({
     resource,
     holds: count,
-    use: count > 0 ? useOf(problem, solution, resource) : 0,
+    use: count > 0 ? useOf(model, problem, solution, resource) : 0,
   }));
   const best = all.sort((a, b) => b.holds * b.use - a.holds * a.use)[0];
   return best && best.holds > 0 ? best : undefined;
 }
 
 /** Share of a resource's units, or of a chamber's time, that a schedule takes while it is there; whole plan. */
-export function useOf(problem: Problem, solution: Solution, resource: number): number {
-  const model = compile(problem);
+function useOf(model: Model, problem: Problem, solution: Solution, resource: number): number {
   const placed = new Map(solution.tasks.map((task) => [task.id, task]));
   const first = Math.min(...solution.tasks.map((task) => task.start));
   const last = Math.max(...solution.tasks.map((task) => task.end));

@@ -58,7 +58,8 @@ export function Axis({
             .map((p) => (
               <Box
                 key={p.from}
-                sx={{ position: "absolute", left: p.x + 4, top: 2, fontSize: "0.74rem", fontWeight: 650, whiteSpace: "nowrap" }}
+                style={{ left: p.x + 4 }}
+                sx={{ position: "absolute", top: 2, fontSize: "0.74rem", fontWeight: 650, whiteSpace: "nowrap" }}
               >
                 {dayText(origin, p.from)}
               </Box>
@@ -70,12 +71,11 @@ export function Axis({
           return (
             <Box
               key={minute}
+              // In the middle of its minute, but never under the names of the lanes.
+              style={{ left: scale.x(minute), transform: `translateX(max(-50%, ${2 - scale.x(minute)}px))` }}
               sx={{
                 position: "absolute",
-                left: scale.x(minute),
                 top: 41,
-                // In the middle of its minute, but never under the names of the lanes.
-                transform: `translateX(max(-50%, ${2 - scale.x(minute)}px))`,
                 textAlign: "center",
                 fontSize: "0.72rem",
                 lineHeight: "16px",
@@ -93,10 +93,9 @@ export function Axis({
         {targets.map((target, i) => (
           <Box
             key={target.id}
+            style={{ left: scale.x(target.minute), top: 2 + 19 * (i % 2) }}
             sx={{
               position: "absolute",
-              left: scale.x(target.minute),
-              top: 2 + 19 * (i % 2),
               transform: "translateX(-100%)",
               background: target.id.startsWith("freezer") ? COLOUR.tide : COLOUR.ember,
               color: "#fff",
@@ -125,19 +124,19 @@ export function Folds({ scale, labelWidth }: { scale: TimeScale; labelWidth: num
   return (
     <Box
       aria-hidden
-      sx={{ position: "absolute", left: labelWidth, top: AXIS_HEIGHT, bottom: 0, width: scale.width, pointerEvents: "none" }}
+      style={{ width: scale.width }}
+      sx={{ position: "absolute", left: labelWidth, top: AXIS_HEIGHT, bottom: 0, pointerEvents: "none" }}
     >
       {scale.pieces
         .filter((p) => p.folded)
         .map((p) => (
           <Box
             key={p.from}
+            style={{ left: p.x, width: p.width }}
             sx={{
               position: "absolute",
-              left: p.x,
               top: 0,
               bottom: 0,
-              width: p.width,
               background: `repeating-linear-gradient(90deg, ${COLOUR.page} 0 3px, #dfe3de 3px 6px)`,
             }}
           />
@@ -159,12 +158,12 @@ export function TargetLines({
   return (
     <Box
       aria-hidden
+      style={{ width: scale.width }}
       sx={{
         position: "absolute",
         left: labelWidth,
         top: AXIS_HEIGHT,
         bottom: 0,
-        width: scale.width,
         pointerEvents: "none",
         zIndex: 2,
       }}
@@ -174,9 +173,9 @@ export function TargetLines({
         .map((minute) => (
           <Box
             key={minute}
+            style={{ left: scale.x(minute) }}
             sx={{
               position: "absolute",
-              left: scale.x(minute),
               top: 0,
               bottom: 0,
               width: "1px",
@@ -187,9 +186,9 @@ export function TargetLines({
       {targets.map((target) => (
         <Box
           key={target.id}
+          style={{ left: scale.x(target.minute) - 1 }}
           sx={{
             position: "absolute",
-            left: scale.x(target.minute) - 1,
             top: 0,
             bottom: 0,
             width: "2px",

@@ -64,15 +64,16 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
         data-lane={lane.id}
         role="group"
         aria-label={lane.name}
-        sx={{ position: "relative", height, borderBottom: `1px solid ${COLOUR.line}` }}
+        style={{ height }}
+        sx={{ position: "relative", borderBottom: `1px solid ${COLOUR.line}` }}
       >
         <Box
+          style={{ height: height - 1 }}
           sx={{
             position: "sticky",
             left: 0,
             zIndex: 3,
             width: labelWidth,
-            height: height - 1,
             pl: 1.5,
             pr: 0.5,
             background: COLOUR.card,
@@ -86,16 +87,14 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
           <Box sx={{ fontWeight: 600, fontSize: "0.8rem", lineHeight: 1.15, overflowWrap: "anywhere" }}>{lane.name}</Box>
           {lane.detail && <Box sx={{ fontSize: "0.7rem", color: COLOUR.soft, lineHeight: 1.2 }}>{lane.detail}</Box>}
         </Box>
-        <Box sx={{ position: "absolute", left: labelWidth, top: 0, height }}>
+        <Box style={{ height }} sx={{ position: "absolute", left: labelWidth, top: 0 }}>
           {lane.closed.map(([from, to]) => (
             <Box
               key={from}
+              style={{ left: scale.x(from), width: Math.max(0, scale.x(to) - scale.x(from)), height: height - 1 }}
               sx={{
                 position: "absolute",
-                left: scale.x(from),
-                width: Math.max(0, scale.x(to) - scale.x(from)),
                 top: 0,
-                height: height - 1,
                 background: "repeating-linear-gradient(90deg, #e3e6e1 0 2px, #eef0ec 2px 7px)",
               }}
             />
@@ -139,12 +138,10 @@ function Change({
   return (
     <Box
       title={heat(text)}
+      style={{ left, width, height: height - 1 }}
       sx={{
         position: "absolute",
-        left,
-        width,
         top: 0,
-        height: height - 1,
         background: rises
           ? `linear-gradient(to bottom right, transparent 50%, ${COLOUR.emberMist} 50.5%)`
           : `linear-gradient(to bottom left, transparent 50%, ${COLOUR.tideMist} 50.5%)`,
@@ -152,9 +149,9 @@ function Change({
     >
       {named && (
         <Box
+          style={{ right: width + 2 }}
           sx={{
             position: "absolute",
-            right: width + 2,
             bottom: 2,
             fontSize: "0.68rem",
             color: COLOUR.ember,
@@ -255,7 +252,8 @@ function RestWindow({
 
 /**
  * What all blocks and windows share, for the element around them. A day has hundreds of blocks: what differs is written on
- * them directly, since a style of its own for each would take longer to make than the blocks.
+ * them directly, since a style of its own for each would take longer to make than the blocks. The same holds for all that
+ * stands at a minute: a plan that gets better would add styles for as long as it does.
  */
 export const BLOCK_STYLES = {
   "& .block": {

@@ -20,7 +20,7 @@ import { targetsOf } from "../plan/plan-summary";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { RunsLate } from "./RunsLate";
 import { planHolds, whyHere } from "./why";
-import { stepOfTask } from "./timeline.view-model";
+import { stepFinder } from "./timeline.view-model";
 
 interface Props {
   readonly plan: Plan;
@@ -44,7 +44,7 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
   const problemTask = plan.problem.tasks.find((t) => t.id === task);
   const item = request.items.find((i) => i.id === info.item);
   if (!placed || !problemTask || !item) return null;
-  const step = stepOfTask(plan, request, task);
+  const step = stepFinder(plan, request)(task);
   const target =
     targetsOf(request).find((t) => info.for.includes(t.id)) ?? targetsOf(request).find((t) => t.minute >= placed.end);
   const range = Array.isArray(problemTask.duration) ? problemTask.duration : undefined;

@@ -110,7 +110,7 @@ export function TimelineView() {
             ...BLOCK_STYLES,
           }}
         >
-          <Box sx={{ position: "relative", width: LABEL_WIDTH + scale.width + 10, minWidth: "100%" }}>
+          <Box style={{ width: LABEL_WIDTH + scale.width + 10 }} sx={{ position: "relative", minWidth: "100%" }}>
             <Axis scale={scale} targets={model.targets} origin={good.plan.origin} labelWidth={LABEL_WIDTH} />
             <Folds scale={scale} labelWidth={LABEL_WIDTH} />
             <TargetLines scale={scale} targets={model.targets} labelWidth={LABEL_WIDTH} />
@@ -148,7 +148,8 @@ export function TimelineView() {
 
 /** The resource that most tasks wait for. Worked out once the timeline is drawn: the cook looks at that first. */
 function Tightest({ good }: { good: GoodPlan }) {
-  const drawn = useDeferredValue<GoodPlan | undefined>(good, undefined);
+  // Nothing at first, so that a plan is drawn before this is worked out; `undefined` would mean no such wish.
+  const drawn = useDeferredValue<GoodPlan | null>(good, null);
   const tight = useMemo(() => drawn && bottleneckText(drawn.plan, drawn.request, planHolds(drawn.plan)), [drawn]);
   if (!tight) return null;
   return (

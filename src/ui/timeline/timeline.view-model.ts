@@ -1,7 +1,7 @@
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import { taskShares } from "@/core/plan/expand";
-import type { Step } from "@/core/plan/item";
+import type { Item, Step } from "@/core/plan/item";
 import { resolveItem } from "@/core/plan/resolve";
 import { stepHere } from "@/core/plan/timing";
 import { VERB } from "@/core/plan/words";
@@ -67,17 +67,29 @@ const POOLS: Readonly<Record<string, { name: string; unit: string; group: Lane["
 /** "1 shelf", "3 shelves". */
 const counted = (n: number, unit: string): string => `${n} ${n === 1 ? unit : unit === "shelf" ? "shelves" : `${unit}s`}`;
 
-/** The step of a task as it is done in this plan: options, filling and kitchen taken into account. */
-export function stepOfTask(plan: Plan, request: PlanRequest, task: string): Step | undefined {
-  const info = plan.tasks[task];
-  const item = request.items.find((i) => i.id === info?.item);
-  if (!info?.step || !item) return undefined;
-  const entry =
-    request.gathering.waves.find((w) => w.id === info.for[0])?.items.find((i) => i.recipe === item.id) ??
-    request.gathering.freezer.find((f) => f.recipe === item.id);
-  const piece = plan.pieces.find((p) => p.item === item.id && p.range[0] <= info.range[0] && info.range[0] < p.range[1]);
-  const step = resolveItem(item, entry?.choices ?? {}, piece?.variant ?? "base").steps.find((s) => s.id === info.step);
-  return step && stepHere(step, request.kitchen);
+/** Finds the step of a task as it is done in a plan: options, filling and kitchen taken into account. */
+export function stepFinder(plan: Plan, request: PlanRequest): (task: string) => Step | undefined {
+  const { items, gathering, kitchen } = request;
+  const itemOf = new Map(items.map((item) => [item.id, item]));
+  // A day has many tasks of few items, and to put an item together takes its time.
+  const known = new Map<string, readonly Step[]>();
+  const stepsOf = (item: Item, demand: string, variant: string): readonly Step[] => {
+    const key = JSON.stringify([item.id, demand, variant]);
+    const entry =
+      gathering.waves.find((w) => w.id === demand)?.items.find((i) => i.recipe === item.id) ??
+      gathering.freezer.find((f) => f.recipe === item.id);
+    const steps = known.get(key) ?? resolveItem(item, entry?.choices ?? {}, variant).steps;
+    known.set(key, steps);
+    return steps;
+  };
+  return (task) => {
+    const info = plan.tasks[task];
+    const item = itemOf.get(info?.item);
+    if (!info?.step || !item) return undefined;
+    const piece = plan.pieces.find((p) => p.item === item.id && p.range[0] <= info.range[0] && info.range[0] < p.range[1]);
+    const step = stepsOf(item, info.for[0], piece?.variant ?? "base").find((s) => s.id === info.step);
+    return step && stepHere(step, kitchen);
+  };
 }
 
 /** Lanes and blocks of a plan: cooks first, then what heats, what is cold, and what rests. */
@@ -87,13 +99,18 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
   const targets = targetsOf(request);
   const to = Math.max(...plan.solution.tasks.map((t) => t.end), ...targets.map((t) => t.minute));
   const perLane = new Map<string, Omit<Block, "row">[]>();
-  const put = (lane: string, block: Omit<Block, "row">) => perLane.set(lane, [...(perLane.get(lane) ?? []), block]);
+  const put = (lane: string, block: Omit<Block, "row">) => {
+    const blocks = perLane.get(lane);
+    if (blocks) blocks.push(block);
+    else perLane.set(lane, [block]);
+  };
 
+  const stepOf = stepFinder(plan, request);
   for (const task of plan.problem.tasks) {
     const entry = placed.get(task.id);
     const info = plan.tasks[task.id];
     if (!entry || !info) continue;
-    const step = stepOfTask(plan, request, task.id);
+    const step = stepOf(task.id);
     const handsOn = step?.attention === "hands-on";
     const verb = step ? VERB[step.kind] : info.text;
     const pieces = taskShares(info).reduce((sum, share) => sum + share.pieces, 0);
