@@ -5,7 +5,8 @@ type Task = ProblemInput["tasks"][number];
 
 /**
  * Small kitchens with a bit of every rule of the format: alike and unlike cooks, a break, an oven at two settings and a
- * smaller one that heats up more slowly, a sealed or recovering chamber, stretchable rests, parts, lags and due times.
+ * smaller one that heats up more slowly, a sealed or recovering chamber, stretchable rests (some may be left out), parts, lags
+ * and due times.
  * The horizon is roomy, so most have a schedule.
  */
 export const anyProblem = (most = 9): fc.Arbitrary<ProblemInput> =>
@@ -30,6 +31,7 @@ export const anyProblem = (most = 9): fc.Arbitrary<ProblemInput> =>
         },
         { id: "ben", kind: "pool" as const, capacity: 1 },
         { id: "bowls", kind: "pool" as const, capacity: 2 },
+        { id: "board", kind: "pool" as const, capacity: 1 },
         { id: "oven", kind: "chamber" as const, slots: 2, start: 20, heat: 12, cool: 6 },
         { id: "little oven", kind: "chamber" as const, slots: 1, start: 20, heat: 3, cool: 4 },
         { id: "fryer", kind: "chamber" as const, slots: 2, start: 20, heat: 20, cool: 2, recovery: 3, ranked: true },
@@ -62,7 +64,13 @@ function taskOf(sketch: Sketch, i: number): Task {
     case "either":
       return { ...common, duration: { of: 0, minutes: [minutes, minutes + 4] }, uses: [{ resource: ["ada", "ben"] }] };
     case "rest":
-      return { ...common, duration: [minutes, minutes * 3], stretchCost: 0.1, uses: [{ resource: "bowls" }] };
+      // One that may be no rest at all takes nothing of what it lists.
+      return {
+        ...common,
+        duration: [sealed ? 0 : minutes, minutes * 3],
+        stretchCost: 0.1,
+        uses: [{ resource: anyOven ? "board" : "bowls" }],
+      };
     case "bake":
       return {
         ...common,

@@ -95,7 +95,8 @@ export function build(model: Model, low: Int32Array, high: Int32Array): Built {
   demands.forEach((list, r) => {
     if (list.length === 0) return;
     addPool(engine, list, model.units[r]!);
-    const sure = list.filter((d) => d.taken < 0);
+    // What may have no length takes nothing then, and may lie within another.
+    const sure = list.filter((d) => d.taken < 0 && d.least > 0);
     if (mostUnits(model, r) === 1 && sure.length > 1 && sure.length <= PAIRED) addPairs(engine, sure);
   });
   const pools = [...shared.values()];

@@ -53,7 +53,13 @@ const tinyProblem: fc.Arbitrary<ProblemInput> = fc
         if (kind === "either")
           return { ...common, duration: { of: 0, minutes: [minutes, minutes + 2] }, uses: [{ resource: ["ada", "ben"] }] };
         if (kind === "rest")
-          return { ...common, duration: [minutes, minutes + 4] as [number, number], stretchCost: 0.5, uses: [] };
+          return {
+            ...common,
+            // One that may be no rest at all takes nothing then, and may lie where there is nothing to take.
+            duration: [sealed ? 0 : minutes, minutes + 4] as [number, number],
+            stretchCost: 0.5,
+            uses: rank === 1 ? [{ resource: "ada" }] : [],
+          };
         if (kind === "bake")
           return { ...common, duration: minutes, uses: [{ resource: "oven", setting, sealed: sealed ? minutes : 0 }] };
         if (kind === "fry") return { ...common, duration: minutes, uses: [{ resource: "fryer", setting, rank }] };
@@ -147,6 +153,24 @@ test("the optimum it proves, or the lack of any schedule, is what trying everyth
     }),
     { numRuns: 60 },
   );
+});
+
+test("a rest that may be left out lies within what takes the only unit", () => {
+  const problem = expectProblem({
+    format: "unisynth-problem/1",
+    horizon: 30,
+    resources: [{ id: "board", kind: "pool", capacity: 1 }],
+    tasks: [
+      { id: "shape", duration: 10, uses: [{ resource: "board" }], latest: 10 },
+      { id: "rest", duration: [0, 5], uses: [{ resource: "board" }], earliest: 4, latest: 6 },
+    ],
+    costs: { makespan: 1, span: 0 },
+  });
+  const model = compile(problem);
+  const search = new Search(model, seeded(1));
+  const learning = new LearningSearch(model, search.windows.lo, search.windows.hi, seeded(1));
+  const outcome = learning.run({ conflicts: 1000, spent: () => false, late: () => false });
+  expect(outcome).toMatchObject({ kind: "found", schedule: { cost: 10 } });
 });
 
 test("a neighbourhood keeps the other tasks where they are", () => {
