@@ -1,5 +1,15 @@
 "use client";
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import {
+  createContext,
+  startTransition,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from "react";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
@@ -16,8 +26,10 @@ export interface GoodPlan {
 export type Work =
   | { readonly kind: "idle" }
   | { readonly kind: "searching"; readonly progress?: Progress }
-  | { readonly kind: "improving"; readonly progress?: Progress }
+  | { readonly kind: "improving" }
   | { readonly kind: "refused"; readonly why: readonly string[] };
+
+const IMPROVING: Work = { kind: "improving" };
 
 interface PlanContextValue {
   readonly source: Source;
@@ -106,14 +118,21 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
       setWork({ kind: "searching" });
       stopKeeping();
       let kept = false;
+      let first = true;
       const told = {
         better(plan: Plan) {
           if (run.current !== mine) return;
           const found = (unkept.current = { request, plan });
           whenReleased(() => {
             if (run.current !== mine) return;
-            setGood(found);
-            setWork({ kind: "improving" });
+            const show = () => {
+              setGood(found);
+              setWork(IMPROVING);
+            };
+            // The first plan is waited for; better ones give way to whoever types.
+            if (first) show();
+            else startTransition(show);
+            first = false;
           });
           // Kept once it is drawn and then now and again: whoever leaves before the search ends finds what there was.
           keeping.current ??= setTimeout(
@@ -127,8 +146,7 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
           );
         },
         progress(progress: Progress) {
-          if (run.current === mine)
-            setWork((now) => (now.kind === "searching" || now.kind === "improving" ? { ...now, progress } : now));
+          if (run.current === mine) setWork((now) => (now.kind === "searching" ? { ...now, progress } : now));
         },
       };
       const mine = runPlan(request, told, atHand.current?.plan);
