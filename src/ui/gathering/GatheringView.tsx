@@ -8,13 +8,14 @@ import Paper from "@mui/material/Paper";
 import Switch from "@mui/material/Switch";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
+import { memo } from "react";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { gatheringDate } from "@/core/plan/days";
 import type { Item } from "@/core/plan/item";
 import { optionsOf } from "@/core/plan/resolve";
 import { Monogram } from "../kit/Monogram";
 import { NumberField } from "../kit/NumberField";
-import { usePlan } from "../plan/PlanProvider";
+import { useDraft, usePlan } from "../plan/PlanProvider";
 import type { Draft } from "../plan/plan-state";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { useDisplay } from "../kit/use-display";
@@ -24,10 +25,14 @@ import { issueAt } from "./issues";
 
 type Wave = NonNullable<Draft["waves"]>[number];
 type Frozen = NonNullable<Draft["freezer"]>[number];
+const NOTHING: readonly Frozen[] = [];
 
 /** Who, when and what; the pieces and weights fall out beside each choice. */
 export function GatheringView() {
-  const { draft, change, source, checked } = usePlan();
+  const { change, source, checked } = usePlan();
+  const { draft } = useDraft();
+  const waves = draft.waves ?? [];
+  const frozen = draft.freezer ?? NOTHING;
   const date = "relative" in draft.date ? gatheringDate(draft.date, source.today) : draft.date.on;
   return (
     <Box
@@ -62,11 +67,11 @@ export function GatheringView() {
         <CoverageCard />
       </Box>
       <Box sx={{ display: "grid", gap: 2.5 }}>
-        {(draft.waves ?? []).map((wave, index) => (
-          <WaveCard key={wave.id} wave={wave} index={index} />
+        {waves.map((wave, index) => (
+          <WaveCard key={wave.id} wave={wave} index={index} theOnly={waves.length === 1 && frozen.length === 0} />
         ))}
-        <FreezerCard />
-        <CommonCard />
+        <FreezerCard frozen={frozen} />
+        <CommonCard once={draft.mixTogether === true} />
         <Box>
           <Button
             variant="outlined"
@@ -86,8 +91,9 @@ export function GatheringView() {
   );
 }
 
-function WaveCard({ wave, index }: { wave: Wave; index: number }) {
-  const { draft, change, checked, latest } = usePlan();
+/** The cards know the form only by what they are given: a guest more draws none of them anew before it is weighed. */
+const WaveCard = memo(function WaveCard({ wave, index, theOnly }: { wave: Wave; index: number; theOnly: boolean }) {
+  const { change, checked, latest } = usePlan();
   const set = (edit: Partial<Wave>) =>
     change((d) => ({ ...d, waves: (d.waves ?? []).map((w, i) => (i === index ? { ...w, ...edit } : w)) }));
   const timeIssue = issueAt(checked, ["gathering", "waves", index, "time"], "Serving time");
@@ -110,7 +116,7 @@ function WaveCard({ wave, index }: { wave: Wave; index: number }) {
           sx={{ flex: 1, "& input": { fontWeight: 640 } }}
         />
         <AddItem taken={wave.items.map((i) => i.recipe)} onAdd={(recipe) => set({ items: [...wave.items, { recipe }] })} />
-        {((draft.waves ?? []).length > 1 || (draft.freezer ?? []).length > 0) && empty && (
+        {!theOnly && empty && (
           <IconButton
             aria-label={`Remove ${wave.name}`}
             onClick={() => change((d) => ({ ...d, waves: (d.waves ?? []).filter((_, i) => i !== index) }))}
@@ -139,11 +145,10 @@ function WaveCard({ wave, index }: { wave: Wave; index: number }) {
       )}
     </Paper>
   );
-}
+});
 
-function FreezerCard() {
-  const { draft, change, checked, latest } = usePlan();
-  const frozen = draft.freezer ?? [];
+const FreezerCard = memo(function FreezerCard({ frozen }: { frozen: readonly Frozen[] }) {
+  const { change, checked, latest } = usePlan();
   const set = (list: Frozen[]) => change((d) => ({ ...d, freezer: list }));
   const last = frozen.at(-1);
   return (
@@ -176,7 +181,7 @@ function FreezerCard() {
       ))}
     </Paper>
   );
-}
+});
 
 interface LineProps {
   readonly recipe: string;
@@ -352,7 +357,7 @@ function Ways({
 }
 
 /** Who keeps to something, and what there is for them in each wave; nobody is left out unseen. */
-function CoverageCard() {
+const CoverageCard = memo(function CoverageCard() {
   const { latest } = usePlan();
   const waves = latest ? coverage(latest.request, latest.quantities) : [];
   if (waves.length === 0) return null;
@@ -389,11 +394,11 @@ function CoverageCard() {
       <Typography variant="caption">By recipe and option; labels, shared boards and local rules come first.</Typography>
     </Paper>
   );
-}
+});
 
 /** What several items have in common, and whether it is made once for all of them. */
-function CommonCard() {
-  const { draft, change, latest } = usePlan();
+const CommonCard = memo(function CommonCard({ once }: { once: boolean }) {
+  const { change, latest } = usePlan();
   const { weight } = useDisplay();
   const common = latest ? commonOf(latest.quantities) : [];
   if (common.length === 0) return null;
@@ -403,24 +408,19 @@ function CommonCard() {
         <Typography variant="h2">In common</Typography>
         <FormControlLabel
           sx={{ ml: "auto", mr: 0 }}
-          control={
-            <Switch
-              checked={draft.mixTogether === true}
-              onChange={(_, on) => change((d) => ({ ...d, mixTogether: on ? true : undefined }))}
-            />
-          }
+          control={<Switch checked={once} onChange={(_, on) => change((d) => ({ ...d, mixTogether: on ? true : undefined }))} />}
           label="Make it once"
         />
       </Box>
       {common.map(({ part, totalG, shares }) => (
         <Typography key={`${part} ${shares.map((share) => share.name).join()}`} sx={{ fontSize: "0.88rem" }}>
-          The same {part}: {weight(totalG)} {draft.mixTogether ? "made once and divided" : "made apart"},{" "}
+          The same {part}: {weight(totalG)} {once ? "made once and divided" : "made apart"},{" "}
           {shares.map((share) => `${weight(share.grams)} for ${share.name}`).join(" and ")}.
         </Typography>
       ))}
     </Paper>
   );
-}
+});
 
 function AddItem({ taken, onAdd }: { taken: readonly string[]; onAdd: (recipe: string) => void }) {
   const { source } = usePlan();

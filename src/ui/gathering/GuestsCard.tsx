@@ -8,7 +8,7 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { NumberField } from "../kit/NumberField";
-import { usePlan } from "../plan/PlanProvider";
+import { useDraft, usePlan } from "../plan/PlanProvider";
 import type { Draft } from "../plan/plan-state";
 import { COLOUR } from "../theme/tokens";
 import { spreadTotal } from "./gathering.view-model";
@@ -33,7 +33,8 @@ const dietList = (value: string): string[] => (value === "vegan" ? ["vegetarian"
 
 /** Who comes: groups by age, diet and what they avoid, and the total, which spreads over the groups. */
 export function GuestsCard() {
-  const { draft, change, checked, source } = usePlan();
+  const { change, checked, source } = usePlan();
+  const { draft } = useDraft();
   const groups = draft.guests ?? [];
   const total = groups.reduce((sum, group) => sum + group.count, 0);
   const avoidable = [...new Set(source.items.flatMap((item) => item.allergens))].sort();

@@ -5,7 +5,7 @@ import LinearProgress from "@mui/material/LinearProgress";
 import Typography from "@mui/material/Typography";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
-import type { ReactNode } from "react";
+import { memo, type ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { Banner } from "../kit/Banner";
 import { DisplayMenu } from "../kit/DisplayMenu";
@@ -15,7 +15,7 @@ import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { guestTotal } from "./plan-state";
 import { dayText, momentText, summarise, targetsOf } from "./plan-summary";
-import { usePlan, type Work } from "./PlanProvider";
+import { useDraft, usePlan, type Work } from "./PlanProvider";
 
 const VIEWS = [
   { path: "", name: "Gathering" },
@@ -26,7 +26,8 @@ const VIEWS = [
 /** The frame of every view of one gathering: where you are, what the day comes to, and whether it can be done. */
 export function GatheringShell({ id, children }: { id: string; children: ReactNode }) {
   const path = usePathname();
-  const { draft, saving, latest, work, stale, stop, good, goOn } = usePlan();
+  const { draft, saving } = useDraft();
+  const { latest, work, stale, stop, good, goOn } = usePlan();
   const mayBeBetter = !stale && work.kind === "idle" && good?.plan.solution.status === "feasible";
   const base = `/g/${id}`;
   return (
@@ -69,7 +70,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
 const whenText = (date: string, kitchen: string): string => `${dayText(date, 0)} · ${kitchen}`;
 
 /** What the day comes to, before any detail: when it begins, how the hands are used, when it is served; and a plain no. */
-function AnswerStrip() {
+const AnswerStrip = memo(function AnswerStrip() {
   const { good, stale, work, checked } = usePlan();
   const { clock } = useDisplay();
   const summary = good && summarise(good.plan, good.request);
@@ -133,7 +134,7 @@ function AnswerStrip() {
       ))}
     </Box>
   );
-}
+});
 
 const guestsOf = (gathering: Parameters<typeof guestTotal>[0]): string => {
   const total = guestTotal(gathering);

@@ -4,6 +4,7 @@ import {
   startTransition,
   useCallback,
   useContext,
+  useDeferredValue,
   useEffect,
   useMemo,
   useRef,
@@ -31,9 +32,13 @@ export type Work =
 
 const IMPROVING: Work = { kind: "improving" };
 
+interface DraftContextValue {
+  readonly draft: Draft;
+  readonly saving: Saving;
+}
+
 interface PlanContextValue {
   readonly source: Source;
-  readonly draft: Draft;
   readonly change: (edit: (draft: Draft) => Draft) => void;
   readonly checked: Checked;
   /** Quantities of the last draft that was right. */
@@ -42,13 +47,20 @@ interface PlanContextValue {
   /** True while the plan shown belongs to another state of the form. */
   readonly stale: boolean;
   readonly work: Work;
-  readonly saving: Saving;
   readonly stop: () => void;
   /** Searches on for something better than the plan at hand. */
   readonly goOn: () => void;
 }
 
+const DraftContext = createContext<DraftContextValue | undefined>(undefined);
 const PlanContext = createContext<PlanContextValue | undefined>(undefined);
+
+/** The form as it is typed. Apart from all that follows from it, so that a key does not draw the whole page anew. */
+export function useDraft(): DraftContextValue {
+  const value = useContext(DraftContext);
+  if (!value) throw new Error("useDraft needs a PlanProvider");
+  return value;
+}
 
 export function usePlan(): PlanContextValue {
   const value = useContext(PlanContext);
@@ -84,7 +96,9 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
     keeping.current = unkept.current = undefined;
   }, []);
 
-  const checked = useMemo(() => checkDraft(draft, source), [draft, source]);
+  // What is typed is on the screen before it is checked and weighed, and a key pressed meanwhile comes first.
+  const settled = useDeferredValue(draft);
+  const checked = useMemo(() => checkDraft(settled, source), [settled, source]);
   const [latest, setLatest] = useState(checked.ok ? checked : undefined);
   if (checked.ok && latest !== checked) setLatest(checked);
 
@@ -196,8 +210,13 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
   useEffect(() => prepare(stored?.plan), [stored]);
 
   const value = useMemo(
-    () => ({ source, draft, change, checked, latest, good, stale: goodKey !== wantedKey, work, saving, stop, goOn }),
-    [source, draft, change, checked, latest, good, goodKey, wantedKey, work, saving, stop, goOn],
+    () => ({ source, change, checked, latest, good, stale: goodKey !== wantedKey, work, stop, goOn }),
+    [source, change, checked, latest, good, goodKey, wantedKey, work, stop, goOn],
   );
-  return <PlanContext.Provider value={value}>{children}</PlanContext.Provider>;
+  const form = useMemo(() => ({ draft, saving }), [draft, saving]);
+  return (
+    <DraftContext.Provider value={form}>
+      <PlanContext.Provider value={value}>{children}</PlanContext.Provider>
+    </DraftContext.Provider>
+  );
 }

@@ -8,7 +8,7 @@ import { useMemo, useState } from "react";
 import type { PantryEntry } from "@/core/plan/shopping-list";
 import { Empty } from "../kit/Empty";
 import { useStoredFlag, useTicks } from "../kit/use-stored";
-import { usePlan } from "../plan/PlanProvider";
+import { useDraft, usePlan } from "../plan/PlanProvider";
 import { ShoppingTab } from "./ShoppingTab";
 import { daySheets, inPlace, type BatchSheet } from "./quantities.view-model";
 import type { NoteLiquid } from "./WentIn";
@@ -22,7 +22,8 @@ interface Props {
 
 /** What is weighed, batch by batch in the order of the day, and what is bought. */
 export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
-  const { latest, good, stale, draft, work } = usePlan();
+  const { latest, good, stale, work } = usePlan();
+  const { draft } = useDraft();
   const plan = stale ? undefined : good?.plan;
   const ofTheDay = useMemo(() => (latest ? daySheets(latest.quantities, plan, draft.guests) : []), [latest, plan, draft.guests]);
   const sheets = useSettled(ofTheDay, good?.request, work.kind === "improving");

@@ -8,7 +8,7 @@ import { Monogram } from "../kit/Monogram";
 import { useDisplay, type Shown } from "../kit/use-display";
 import type { Ticks } from "../kit/use-stored";
 import { momentText, summarise } from "../plan/plan-summary";
-import { usePlan } from "../plan/PlanProvider";
+import { useDraft, usePlan } from "../plan/PlanProvider";
 import { COLOUR, toneOf } from "../theme/tokens";
 import type { BatchSheet, WeighLine } from "./quantities.view-model";
 import { WeighIn } from "./WeighIn";
@@ -23,7 +23,8 @@ interface Props {
 
 /** Weigh-out sheets in the order of the day: grams first, ticked off as they go into the bowl. */
 export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
-  const { good, stale, source, draft } = usePlan();
+  const { good, stale, source } = usePlan();
+  const { draft } = useDraft();
   const order = itemOrder(source.items);
   const { clock, weight } = useDisplay();
   const severalDays = (good && summarise(good.plan, good.request)?.severalDays) ?? false;
