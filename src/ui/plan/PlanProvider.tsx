@@ -88,6 +88,8 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
   const [good, setGood] = useState(stored);
   const [work, setWork] = useState<Work>({ kind: "idle" });
   const run = useRef<{ cancel: () => void } | undefined>(undefined);
+  /** The last plan that the search at work has found: what is shown may be the one before. */
+  const newest = useRef<GoodPlan | undefined>(undefined);
   /** A plan that is still to be kept, and when. */
   const unkept = useRef<GoodPlan | undefined>(undefined);
   const keeping = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
@@ -111,8 +113,10 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
     stopKeeping();
     setWork({ kind: "idle" });
     // What was found before the cook said "good enough" is the plan.
-    if (good) void savePlan(good);
-  }, [good, savePlan, stopKeeping]);
+    if (!newest.current) return;
+    setGood(newest.current);
+    void savePlan(newest.current);
+  }, [savePlan, stopKeeping]);
 
   const goodKey = useMemo(() => (good ? planKey(good.request) : ""), [good]);
   const wantedKey = useMemo(() => (checked.ok ? planKey(checked.request) : ""), [checked]);
@@ -131,12 +135,13 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
       runKey.current = key;
       setWork({ kind: "searching" });
       stopKeeping();
+      newest.current = undefined;
       let kept = false;
       let first = true;
       const told = {
         better(plan: Plan) {
           if (run.current !== mine) return;
-          const found = (unkept.current = { request, plan });
+          const found = (newest.current = unkept.current = { request, plan });
           whenReleased(() => {
             if (run.current !== mine) return;
             const show = () => {
@@ -170,12 +175,13 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
         run.current = undefined;
         stopKeeping();
         if (plan.solution.status === "infeasible") return setWork({ kind: "refused", why: plan.solution.why });
+        const last = (newest.current = { request, plan });
         whenReleased(() => {
           if (run.current) return;
-          setGood({ request, plan });
+          setGood(last);
           setWork({ kind: "idle" });
         });
-        void savePlan({ request, plan });
+        void savePlan(last);
         prepare(plan);
       });
     },
