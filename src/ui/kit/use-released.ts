@@ -3,6 +3,8 @@ import { useCallback, useEffect, useRef } from "react";
 
 /** The click of a tap comes a little after its release, ms. */
 const CLICK_MS = 80;
+/** A press counts for no longer: the list that a select opens, or a menu of the system, may keep its release to itself, ms. */
+const PRESS_MS = 1000;
 
 /**
  * For changes of the screen that nobody asked for: makes them at once, or when what is pressed has been let go.
@@ -12,19 +14,20 @@ export function useReleased(): (change: () => void) => void {
   const waiting = useRef<(() => void)[] | undefined>(undefined);
   useEffect(() => {
     let soon: ReturnType<typeof setTimeout> | undefined;
-    const press = () => {
-      clearTimeout(soon);
-      waiting.current ??= [];
-    };
     const letGo = () => {
       const changes = waiting.current ?? [];
       waiting.current = undefined;
       changes.forEach((change) => change());
     };
-    const release = () => {
+    const letGoIn = (ms: number) => {
       clearTimeout(soon);
-      soon = setTimeout(letGo, CLICK_MS);
+      soon = setTimeout(letGo, ms);
     };
+    const press = () => {
+      waiting.current ??= [];
+      letGoIn(PRESS_MS);
+    };
+    const release = () => letGoIn(CLICK_MS);
     const releases = ["pointerup", "pointercancel"];
     window.addEventListener("pointerdown", press, true);
     for (const event of releases) window.addEventListener(event, release, true);
