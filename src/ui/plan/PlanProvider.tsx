@@ -90,12 +90,11 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
   const run = useRef<{ cancel: () => void } | undefined>(undefined);
   /** The last plan that the search at work has found: what is shown may be the one before. */
   const newest = useRef<GoodPlan | undefined>(undefined);
-  /** A plan that is still to be kept, and when. */
-  const unkept = useRef<GoodPlan | undefined>(undefined);
+  /** Runs while it is still to be kept. */
   const keeping = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const stopKeeping = useCallback(() => {
     clearTimeout(keeping.current);
-    keeping.current = unkept.current = undefined;
+    keeping.current = undefined;
   }, []);
 
   // What is typed is on the screen before it is checked and weighed, and a key pressed meanwhile comes first.
@@ -141,7 +140,7 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
       const told = {
         better(plan: Plan) {
           if (run.current !== mine) return;
-          const found = (newest.current = unkept.current = { request, plan });
+          const found = (newest.current = { request, plan });
           whenReleased(() => {
             if (run.current !== mine) return;
             const show = () => {
@@ -157,8 +156,8 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
           keeping.current ??= setTimeout(
             () => {
               kept = true;
-              void savePlan(unkept.current!);
-              prepare(unkept.current!.plan);
+              void savePlan(newest.current!);
+              prepare(newest.current!.plan);
               stopKeeping();
             },
             kept ? KEEP_MS : DRAWN_MS,
@@ -207,7 +206,7 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
   useEffect(
     () => () => {
       run.current?.cancel();
-      if (unkept.current) void savePlan(unkept.current);
+      if (keeping.current) void savePlan(newest.current!);
       stopKeeping();
     },
     [savePlan, stopKeeping],

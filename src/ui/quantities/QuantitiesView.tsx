@@ -25,7 +25,10 @@ export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
   const { latest, good, stale, work } = usePlan();
   const { draft } = useDraft();
   const plan = stale ? undefined : good?.plan;
-  const ofTheDay = useMemo(() => (latest ? daySheets(latest.quantities, plan, draft.guests) : []), [latest, plan, draft.guests]);
+  const ofTheDay = useMemo(
+    () => (latest ? daySheets(latest.quantities, plan, latest.request.gathering.guests) : []),
+    [latest, plan],
+  );
   const sheets = useSettled(ofTheDay, good?.request, work.kind === "improving");
   const [tab, setTab] = useState<"weigh" | "shop">("weigh");
   const [big, setBig] = useStoredFlag("unisynth-big-type");
