@@ -1,5 +1,5 @@
 // One plan on standard output for a request file: gathering, items and kitchen in, quantities, problem and solution out.
-import { makePlan, parseRequest } from "@/core/plan/make-plan";
+import { makePlan, parseRequest } from "@/core/plan/pipeline";
 import { print, readJson, refuse, valueOrRefuse } from "./common";
 
 /** Time for a request that names neither seconds nor iterations, s. */

@@ -1,5 +1,5 @@
-import { ItemSchema, type Item } from "@/core/plan/item";
-import { parseRequest } from "@/core/plan/make-plan";
+import { ItemSchema, type Item } from "@/core/item/schema";
+import { parseRequest } from "@/core/plan/pipeline";
 import { KitchenSchema, type GatheringInput, type Kitchen, type PlanRequest } from "@/core/plan/request";
 import gatherings from "@/db/demo/gatherings.json";
 import items from "@/db/demo/items.json";

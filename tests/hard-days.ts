@@ -1,5 +1,5 @@
 import type { ProblemInput } from "@/core/schedule/problem";
-import { seeded, type Chance } from "@/core/shared/random";
+import { seeded, type Chance } from "@/core/shared/chance";
 
 type Task = ProblemInput["tasks"][number];
 type Resource = ProblemInput["resources"][number];

@@ -1,5 +1,5 @@
 import type { ProblemInput } from "@/core/schedule/problem";
-import { seeded } from "@/core/shared/random";
+import { seeded } from "@/core/shared/chance";
 
 /** A day of `n` tasks for a few cooks: chains of hands-on work, rests and oven loads, due towards its end. */
 export function kitchen(n: number, seed: number): ProblemInput {

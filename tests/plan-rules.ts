@@ -2,12 +2,12 @@
  * The eight rules that hold for every plan, checked from the request and the finished plan alone. For tests: it shares
  * the reading of items (options, variants) with the planner and nothing else.
  */
-import { capacitiesOf, isCarrier } from "@/core/plan/capacity";
-import { planDays, roomAt } from "@/core/plan/days";
-import type { Step } from "@/core/plan/item";
+import { capacitiesOf, isCarrier } from "@/core/kitchen/capacity";
+import { planDays, roomAt } from "@/core/gathering/calendar";
+import type { Step } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/plan";
 import { SKILL_FACTOR, type PlanRequest } from "@/core/plan/request";
-import { resolveItem, throughStep, type ResolvedItem } from "@/core/plan/resolve";
+import { resolveItem, throughStep, type ResolvedItem } from "@/core/item/resolve";
 import { verify } from "@/core/schedule/verify";
 
 type Range = readonly [number, number];

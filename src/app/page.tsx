@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { format } from "date-fns";
-import { daysBetween, gatheringDate } from "@/core/plan/days";
+import { daysBetween, gatheringDate } from "@/core/gathering/calendar";
 import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
 import { planRepository } from "@/db/plans";

@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { ItemSchema } from "@/core/plan/item";
+import { ItemSchema } from "@/core/item/schema";
 import { GatheringSchema, KitchenSchema } from "@/core/plan/request";
 import type { Db } from "./database";
 import demoGatherings from "./demo/gatherings.json";

@@ -1,5 +1,5 @@
 import { asc, eq, isNull, sql } from "drizzle-orm";
-import { ItemSchema, type Item } from "@/core/plan/item";
+import { ItemSchema, type Item } from "@/core/item/schema";
 import type { Db } from "./database";
 import { items } from "./schema";
 

@@ -1,5 +1,5 @@
 import { asc } from "drizzle-orm";
-import { PantrySchema, type PantryEntry } from "@/core/plan/shopping-list";
+import { PantrySchema, type PantryEntry } from "@/core/batching/shopping-list";
 import type { Db } from "./database";
 import { pantry } from "./schema";
 

@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { sql } from "drizzle-orm";
 import { demoInput, expectRequest } from "@tests/demo";
-import { makePlan } from "@/core/plan/make-plan";
+import { makePlan } from "@/core/plan/pipeline";
 import { openDatabase, type Db } from "./database";
 import { clearAll, seedDemo } from "./demo";
 import { gatheringRepository } from "./gatherings";

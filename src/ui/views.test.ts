@@ -1,5 +1,5 @@
 import { demoGathering, demoInput, demoItem, demoKitchen, expectRequest, TODAY } from "@tests/demo";
-import { makePlan, quantitiesOf } from "@/core/plan/make-plan";
+import { makePlan, quantitiesOf } from "@/core/plan/pipeline";
 import { demandRow, spreadTotal } from "./gathering/gathering.view-model";
 import { issueAt } from "./gathering/issues";
 import { checkDraft, planKey, requestOf } from "./plan/plan-state";

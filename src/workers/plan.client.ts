@@ -4,7 +4,7 @@ import { slipOf } from "@/core/plan/slip";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
 import type { Replanned } from "@/core/schedule/replan/replan";
-import type { SoFar } from "@/core/schedule/replan/rest-of-day";
+import type { SoFar } from "@/core/schedule/replan/execution-state";
 import type { PlanService } from "./plan.protocol";
 
 export interface Run<T> {

@@ -3,7 +3,7 @@ import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
 import type { Problem } from "@/core/schedule/problem";
 import type { Replanned } from "@/core/schedule/replan/replan";
-import type { SoFar } from "@/core/schedule/replan/rest-of-day";
+import type { SoFar } from "@/core/schedule/replan/execution-state";
 import type { Solution } from "@/core/schedule/solution";
 
 /** What the planning worker can be asked. Callbacks come as Comlink proxies. */

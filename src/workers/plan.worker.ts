@@ -1,6 +1,6 @@
 /// <reference lib="webworker" />
 import { expose } from "comlink";
-import { beginPlan } from "@/core/plan/make-plan";
+import { beginPlan } from "@/core/plan/pipeline";
 import { replan } from "@/core/schedule/replan/replan";
 import type { PlanService } from "./plan.protocol";
 

@@ -1,9 +1,9 @@
 "use server";
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
-import { noteUsed } from "@/core/formulas/by-feel";
-import { copyOf } from "@/core/formulas/recipe";
-import { ItemSchema } from "@/core/plan/item";
+import { noteUsed } from "@/core/item/by-feel";
+import { copyOf } from "@/core/item/recipe";
+import { ItemSchema } from "@/core/item/schema";
 import { itemIssues } from "@/core/plan/request-check";
 import { fail, ok, type Issues, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";

@@ -1,8 +1,8 @@
 import { lengthText } from "../shared/clock";
-import { capacitiesOf, chamberOf, loadCapacity } from "./capacity";
-import { sizeOf, type Demand } from "./demands";
+import { capacitiesOf, chamberOf, loadCapacity } from "../kitchen/capacity";
+import { sizeOf, type Demand } from "../gathering/demands";
 import type { Kitchen } from "./request";
-import { chamberIds } from "./uses";
+import { chamberIds } from "./expand/uses";
 
 /**
  * Demands that cannot be kept whatever the timetable: the loads of one item must go through one chamber after another

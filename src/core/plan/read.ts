@@ -1,10 +1,10 @@
 import type { Solution } from "../schedule/solution";
-import { isCarrier } from "./capacity";
-import { sizeOf, type Demand } from "./demands";
-import { isReadyWork, type Expansion } from "./expand";
-import { HEAT_KINDS } from "./item";
+import { isCarrier } from "../kitchen/capacity";
+import { sizeOf, type Demand } from "../gathering/demands";
+import { isReadyWork, type Expansion } from "./expand/expand";
+import { HEAT_KINDS } from "../item/schema";
 import type { Load, Lot, Note, Serve } from "./plan";
-import type { Work } from "./work";
+import type { Work } from "../batching/work";
 
 /** Carriers and what lies on them: one lot for each set of pieces that share carriers at some step. */
 export function lotsIn(expansion: Expansion): Lot[] {

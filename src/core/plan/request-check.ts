@@ -1,6 +1,6 @@
 import { minutesOfClock } from "../shared/clock";
 import type { Issue } from "../shared/issue";
-import { gatheringDate, planDays } from "./days";
+import { gatheringDate, planDays } from "../gathering/calendar";
 import type { PlanRequest } from "./request";
 
 /** What the schema cannot see: references between items, kitchen and gathering, and what contradicts itself. */

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { minutesOfClock } from "../shared/clock";
-import { ItemSchema } from "./item";
+import { ItemSchema } from "../item/schema";
 
 const id = z.string().min(1).max(80);
 const clock = z.string().refine((t) => minutesOfClock(t) !== undefined, { error: "a time of day, hh:mm" });

@@ -1,6 +1,6 @@
 import { demoInput, expectRequest } from "@tests/demo";
 import { replan } from "../schedule/replan/replan";
-import { makePlan } from "./make-plan";
+import { makePlan } from "./pipeline";
 import { readSlip, slipOf } from "./slip";
 
 const plan = makePlan(expectRequest(demoInput("first-try", { solve: { seed: 1, iterations: 200 } })), { now: () => 0 });

@@ -1,7 +1,7 @@
 import type { Replanned } from "../schedule/replan/replan";
-import type { SoFar } from "../schedule/replan/rest-of-day";
+import type { SoFar } from "../schedule/replan/execution-state";
 import type { Plan } from "./plan";
-import { ABOUT } from "./uses";
+import { ABOUT } from "./expand/uses";
 
 /**
  * The day as it stands at the moment at which a step should be over and is not: what the plan has before that is done or

@@ -1,5 +1,5 @@
 import { demoInput, expectRequest } from "@tests/demo";
-import { makePlan, quantitiesOf } from "./make-plan";
+import { makePlan, quantitiesOf } from "./pipeline";
 import { byGain, changesFor, gainOf } from "./what-if";
 
 describe("one change at a time", () => {

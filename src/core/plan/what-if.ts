@@ -1,9 +1,9 @@
 import { clockText, minutesOfClock } from "../shared/clock";
-import { alikeGroups } from "./joint";
-import { quantitiesOf } from "./make-plan";
+import { alikeGroups } from "../batching/joint";
+import { quantitiesOf } from "./pipeline";
 import type { Plan } from "./plan";
 import type { PlanRequest } from "./request";
-import { resolveItem } from "./resolve";
+import { resolveItem } from "../item/resolve";
 
 /** One change to a day, to see what it would bring. */
 export interface Change {

@@ -1,7 +1,7 @@
-import { wholeEggs, convertYeast } from "../formulas/eggs";
+import { wholeEggs, convertYeast } from "../ingredients/eggs";
 import { displayVolume } from "./display";
 import { cutLog, disc } from "./geometry";
-import { matchIngredient } from "./ingredient-names";
+import { matchIngredient } from "../ingredients/names";
 import { divisionSteps } from "./portions";
 
 /** Logs are rolled about this thick to be cut, mm. */

@@ -4,7 +4,7 @@ import { anyProblem, expectProblem } from "@tests/any-problem";
 import { hardDay } from "@tests/hard-days";
 import type { ProblemInput } from "./problem";
 import { solve } from "./solve";
-import type { Answer } from "./solver/solver";
+import type { Answer } from "./improve/solver";
 import { SolutionSchema } from "./solution";
 import { verify } from "./verify";
 

@@ -5,7 +5,7 @@ import { readByRules, type Rules } from "./input-rules";
 import type { Result } from "./issue";
 import { issueText, pathText } from "./issue-text";
 import { parseWith } from "./parse";
-import { seeded } from "./random";
+import { seeded } from "./chance";
 import { down, near, up } from "./rounding";
 
 const firstIssue = <T>(result: Result<T>) => (result.ok ? undefined : result.issues[0]);

@@ -1,8 +1,8 @@
-import { batchesFor } from "@/core/plan/batches";
-import { alikeGroups } from "@/core/plan/joint";
-import type { Quantities } from "@/core/plan/make-plan";
-import type { Item } from "@/core/plan/item";
-import { suits } from "@/core/plan/headcount";
+import { batchesFor } from "@/core/batching/batches";
+import { alikeGroups } from "@/core/batching/joint";
+import type { Quantities } from "@/core/plan/pipeline";
+import type { Item } from "@/core/item/schema";
+import { suits } from "@/core/gathering/headcount";
 import type { PlanRequest } from "@/core/plan/request";
 import { apportion } from "@/core/quantities/count";
 import { carrierText } from "@/core/plan/words";

@@ -1,10 +1,10 @@
 import Box from "@mui/material/Box";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
-import { againstDiet, biteText, doughProtein, itemChecks } from "@/core/formulas/checks";
-import { deskTotals } from "@/core/formulas/desk";
-import { fatRatioText } from "@/core/formulas/exchange";
-import type { Item } from "@/core/plan/item";
+import { againstDiet, biteText, doughProtein, itemChecks } from "@/core/item/checks";
+import { deskTotals } from "@/core/item/desk";
+import { fatRatioText } from "@/core/ingredients/exchange";
+import type { Item } from "@/core/item/schema";
 import { Banner } from "../kit/Banner";
 import { COLOUR } from "../theme/tokens";
 

@@ -2,7 +2,7 @@
 import Box from "@mui/material/Box";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { readLines, type ReadLine } from "@/core/formulas/recipe";
+import { readLines, type ReadLine } from "@/core/item/recipe";
 import { ASSUMED_ML, type System } from "@/core/quantities/unit-table";
 import { issueText } from "@/core/shared/issue-text";
 import { COLOUR } from "../theme/tokens";

@@ -1,5 +1,5 @@
 import Box from "@mui/material/Box";
-import type { Item } from "@/core/plan/item";
+import type { Item } from "@/core/item/schema";
 import { COLOUR } from "../theme/tokens";
 
 const DOUGH = "#e9cf9c";

@@ -6,9 +6,9 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { fatRatioText } from "@/core/formulas/exchange";
-import { richnessOf, RICHNESS, setRichness, waysOf, type Way } from "@/core/formulas/ways";
-import type { Item } from "@/core/plan/item";
+import { fatRatioText } from "@/core/ingredients/exchange";
+import { richnessOf, RICHNESS, setRichness, waysOf, type Way } from "@/core/item/ways";
+import type { Item } from "@/core/item/schema";
 import { COLOUR } from "../theme/tokens";
 
 /** Where cooks differ, worked out for this item: each answer says what it does before it is taken. */

@@ -1,5 +1,5 @@
 import { demoItem } from "@tests/demo";
-import { readOne } from "@/core/formulas/recipe";
+import { readOne } from "@/core/item/recipe";
 import { balanceText, handsOnMinutes, itemCards, stepRows } from "./items.view-model";
 import { understood } from "./PasteLines";
 

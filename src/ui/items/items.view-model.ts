@@ -1,6 +1,6 @@
-import { deskTotals } from "@/core/formulas/desk";
-import type { Choices, Item, Path, Step } from "@/core/plan/item";
-import { resolveItem } from "@/core/plan/resolve";
+import { deskTotals } from "@/core/item/desk";
+import type { Choices, Item, Path, Step } from "@/core/item/schema";
+import { resolveItem } from "@/core/item/resolve";
 import { VERB } from "@/core/plan/words";
 import { lengthText } from "@/core/shared/clock";
 

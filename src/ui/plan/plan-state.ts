@@ -1,8 +1,8 @@
-import { gatheringDate } from "@/core/plan/days";
+import { gatheringDate } from "@/core/gathering/calendar";
 import { minutesOfClock } from "@/core/shared/clock";
 import type { Issue } from "@/core/shared/issue";
-import { parseRequest, quantitiesOf, type Quantities } from "@/core/plan/make-plan";
-import type { Item } from "@/core/plan/item";
+import { parseRequest, quantitiesOf, type Quantities } from "@/core/plan/pipeline";
+import type { Item } from "@/core/item/schema";
 import type { Gathering, GatheringInput, Kitchen, PlanRequest } from "@/core/plan/request";
 
 /** Most seconds a plan is looked for and improved in the browser. */

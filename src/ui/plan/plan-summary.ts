@@ -2,7 +2,7 @@ import { addDays, format, parseISO } from "date-fns";
 import { clockText, MINUTES_A_DAY } from "@/core/shared/clock";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
-import { planDays } from "@/core/plan/days";
+import { planDays } from "@/core/gathering/calendar";
 
 /** A wave, or a deadline of the freezer, as a line on the timeline. */
 export interface Target {

@@ -5,7 +5,7 @@ import ButtonGroup from "@mui/material/ButtonGroup";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import Switch from "@mui/material/Switch";
 import { useMemo, useState } from "react";
-import type { PantryEntry } from "@/core/plan/shopping-list";
+import type { PantryEntry } from "@/core/batching/shopping-list";
 import { Empty } from "../kit/Empty";
 import { useStoredFlag, useTicks } from "../kit/use-stored";
 import { useDraft, usePlan } from "../plan/PlanProvider";

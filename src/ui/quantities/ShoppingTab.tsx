@@ -5,7 +5,7 @@ import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import Papa from "papaparse";
 import { useMemo, useState } from "react";
-import { PantrySchema, shoppingList, type ListLine, type PantryEntry } from "@/core/plan/shopping-list";
+import { PantrySchema, shoppingList, type ListLine, type PantryEntry } from "@/core/batching/shopping-list";
 import { issueText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";
 import { NumberField } from "../kit/NumberField";

@@ -1,12 +1,12 @@
-import { weighingsOf, type Batch, type Ingredient, type Weighing } from "@/core/plan/batches";
-import type { Quantities } from "@/core/plan/make-plan";
-import type { Item } from "@/core/plan/item";
+import { weighingsOf, type Batch, type Ingredient, type Weighing } from "@/core/batching/batches";
+import type { Quantities } from "@/core/plan/pipeline";
+import type { Item } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/plan";
 import { doughPortions, fillingPortion, wholeUnits } from "@/core/quantities/portion-text";
-import { overlaps } from "@/core/plan/demands";
-import { taskShares } from "@/core/plan/expand";
-import { heldBack, stickyCorrection } from "@/core/formulas/by-feel";
-import { milderPart } from "@/core/formulas/dish";
+import { overlaps } from "@/core/gathering/demands";
+import { taskShares } from "@/core/plan/expand/expand";
+import { heldBack, stickyCorrection } from "@/core/item/by-feel";
+import { milderPart } from "@/core/item/dish";
 import type { Guests } from "@/core/plan/request";
 
 type Eaters = readonly Pick<Guests, "age" | "count">[];

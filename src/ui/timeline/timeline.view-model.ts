@@ -1,9 +1,9 @@
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
-import { taskShares } from "@/core/plan/expand";
-import type { Item, Step } from "@/core/plan/item";
-import { resolveItem } from "@/core/plan/resolve";
-import { stepHere } from "@/core/plan/timing";
+import { taskShares } from "@/core/plan/expand/expand";
+import type { Item, Step } from "@/core/item/schema";
+import { resolveItem } from "@/core/item/resolve";
+import { stepHere } from "@/core/plan/expand/timing";
 import { VERB } from "@/core/plan/words";
 import { targetsOf, type Target } from "../plan/plan-summary";
 

@@ -1,4 +1,4 @@
-import { bottleneckOf, chainOf, holdsOf, type Hold, type Holds } from "@/core/schedule/holds";
+import { bottleneckOf, chainOf, holdsOf, type Hold, type Holds } from "@/core/schedule/explain/binding-constraints";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Target } from "../plan/plan-summary";

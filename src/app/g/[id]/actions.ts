@@ -1,7 +1,7 @@
 "use server";
 import { KeptPlanSchema } from "@/core/plan/kept-plan";
 import { GatheringSchema } from "@/core/plan/request";
-import { PantrySchema } from "@/core/plan/shopping-list";
+import { PantrySchema } from "@/core/batching/shopping-list";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";

@@ -1,4 +1,4 @@
-import type { Chance } from "../../shared/random";
+import type { Chance } from "../../shared/chance";
 import type { Shop } from "./shop";
 
 /** Moves without a better schedule before the search goes back to one of the best, shaken. */

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { anyProblem, expectProblem } from "@tests/any-problem";
 import { replan, type Replanned } from "./replan";
-import type { SoFar } from "./rest-of-day";
+import type { SoFar } from "./execution-state";
 import { solve } from "../solve";
 import { verify } from "../verify";
 

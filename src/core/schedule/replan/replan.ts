@@ -1,10 +1,10 @@
 import { Budget, type SolveOptions } from "../budget";
 import { candidatesOf, takenIn, type Problem } from "../problem";
 import type { Solution } from "../solution";
-import { Solver, type Answer } from "../solver/solver";
-import { waysOf } from "./giving-way";
+import { Solver, type Answer } from "../improve/solver";
+import { waysOf } from "./relaxation-ladder";
 import { gapsIn, hoursOf } from "./hours";
-import { guessOf, restOf, type SoFar } from "./rest-of-day";
+import { guessOf, restOf, type SoFar } from "./execution-state";
 
 export interface Move {
   readonly id: string;

@@ -1,4 +1,4 @@
-import type { Order } from "./order";
+import type { Order } from "./partial-order-schedule";
 
 const EPS = 1e-9;
 const FAR = 1 << 28;

@@ -1,5 +1,5 @@
 import { rowsOf } from "./closure";
-import type { Order } from "./order";
+import type { Order } from "./partial-order-schedule";
 
 /**
  * The least values of all nodes that are no less than `from` and keep every arc (longest paths, by correcting labels);

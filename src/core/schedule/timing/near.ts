@@ -1,4 +1,4 @@
-import type { Order } from "./order";
+import type { Order } from "./partial-order-schedule";
 
 /** A part of an order in which all other nodes stand still: its nodes' numbers in the whole, and their values. */
 export interface Near {

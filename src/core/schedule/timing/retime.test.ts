@@ -1,15 +1,15 @@
 import fc from "fast-check";
 import { anyProblem, expectProblem } from "@tests/any-problem";
 import { kitchen } from "@tests/kitchens";
-import { seeded } from "../../shared/random";
+import { seeded } from "../../shared/chance";
 import { Budget } from "../budget";
 import type { Problem } from "../problem";
 import { compile, type Model } from "../model";
-import { costOf, placedIn, Search, type Schedule } from "../search";
+import { costOf, placedIn, Search, type Schedule } from "../construct/search";
 import { solve } from "../solve";
-import { Solver } from "../solver/solver";
+import { Solver } from "../improve/solver";
 import { verify } from "../verify";
-import { Orders, type Order } from "./order";
+import { Orders, type Order } from "./partial-order-schedule";
 import { retime } from "./retime";
 
 /** A first schedule, the model and the orders of a problem; undefined where it has none. */

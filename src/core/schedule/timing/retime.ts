@@ -1,9 +1,9 @@
 import type { Model } from "../model";
-import { costOf, type Guess, type Schedule } from "../search";
+import { costOf, type Guess, type Schedule } from "../construct/search";
 import { Closure } from "./closure";
 import { leastTimes } from "./least-times";
 import { nearOf, type Near } from "./near";
-import type { Order, Orders } from "./order";
+import type { Order, Orders } from "./partial-order-schedule";
 
 const EPS = 1e-9;
 

@@ -1,0 +1,164 @@
+import { overlaps, sizeOf, type Demand, type Range } from "../gathering/demands";
+import type { Component, Item } from "../item/schema";
+import { mixedDoughPerPiece, type Group } from "./groups";
+
+export interface Ingredient {
+  readonly id: string;
+  /** Part of the dough, "filling", or what the finish is for. */
+  readonly in: string;
+  readonly name: string;
+  readonly grams: number;
+  /** Share of this that is kept back at first and added by feel, %. */
+  readonly holdBackPct?: number;
+}
+
+/** What is weighed together: one mixing of dough, one pot of filling, one finish. */
+export interface Batch {
+  readonly id: string;
+  readonly item: string;
+  readonly part: "dough" | "filling" | "finish";
+  readonly pieces: number;
+  readonly range: Range;
+  readonly ingredients: readonly Ingredient[];
+  /** g, the sum of the ingredients. */
+  readonly totalG: number;
+  /** All its steps are done before the plan begins. */
+  readonly ahead?: true;
+  /** The same for batches of different items that are made in one and then divided. */
+  readonly together?: string;
+}
+
+const round = (g: number): number => Math.round(g * 10) / 10;
+
+function batch(
+  id: string,
+  item: Item,
+  part: Batch["part"],
+  range: Range,
+  lines: readonly Ingredient[],
+  { ahead, together }: { ahead: boolean; together?: string },
+): Batch {
+  return {
+    id,
+    item: item.id,
+    part,
+    pieces: sizeOf(range),
+    range,
+    ingredients: lines,
+    totalG: round(lines.reduce((sum, line) => sum + line.grams, 0)),
+    ...(ahead && { ahead: true as const }),
+    ...(together !== undefined && { together }),
+  };
+}
+
+/** Ingredients in proportion to their grams, together `total` g. */
+function portion(components: readonly (Component & { in: string })[], total: number): Ingredient[] {
+  const sum = components.reduce((s, c) => s + c.grams, 0);
+  return components.map((c) => ({ id: c.id, in: c.in, name: c.name, grams: round((c.grams * total) / sum) }));
+}
+
+/**
+ * Grams of every batch of the plan. Dough: pieces × their dough, and the losses on top. Filling: the base scaled so
+ * that after cooking and handling pieces × their filling are left. Finish: in proportion to the pieces whose path has
+ * its step.
+ */
+export function batchesOf(groups: readonly Group[], demands: readonly Demand[]): Batch[] {
+  const batches: Batch[] = [];
+  const number = new Map<string, number>();
+  const next = (item: Item, part: string) => {
+    const key = `${item.id}/${part}`;
+    number.set(key, (number.get(key) ?? 0) + 1);
+    return `${key}/${number.get(key)}`;
+  };
+  for (const group of groups) {
+    const { item, part, ahead } = group;
+    const { resolved } = group.demands[0];
+    group.mixes.forEach((range, mix) => {
+      const pieces = sizeOf(range);
+      if (pieces === 0) return;
+      const made = { ahead, together: group.together && `${group.together}/${mix + 1}` };
+      if (part === "dough" && item.piece.doughG > 0) {
+        const lines = portion(resolved.dough, pieces * mixedDoughPerPiece(item)).map((line) =>
+          line.id === resolved.holdBack?.component ? { ...line, holdBackPct: resolved.holdBack.pct } : line,
+        );
+        batches.push(batch(next(item, part), item, part, range, lines, made));
+      }
+      if (part === "filling" && item.piece.fillingG > 0 && resolved.fillingComponents.length > 0) {
+        const components = resolved.fillingComponents.map((c) => ({ ...c, in: "filling" }));
+        const raw = components.reduce((sum, c) => sum + c.grams, 0);
+        const cooked = components.reduce((sum, c) => sum + c.grams * (c.cook ? 1 - resolved.cookingLossPct / 100 : 1), 0);
+        const usable = cooked * (1 - resolved.handlingLossPct / 100);
+        const total = usable > 0 ? (raw * pieces * item.piece.fillingG) / usable : 0;
+        batches.push(batch(next(item, part), item, part, range, portion(components, total), made));
+      }
+    });
+  }
+  for (const demand of demands) {
+    // What is done ahead was finished ahead too; its weights are listed for the shopping.
+    const onPath = demand.resolved.steps.filter((step) => step.path.includes(demand.path));
+    for (const entry of demand.resolved.finish) {
+      const step = onPath.find((s) => s.id === entry.step);
+      if (!step) continue;
+      const factor = sizeOf(demand.range) / demand.item.base.pieces;
+      const lines = entry.components.map((c) => ({ id: c.id, in: entry.what, name: c.name, grams: round(c.grams * factor) }));
+      batches.push(
+        batch(next(demand.item, "finish"), demand.item, "finish", demand.range, lines, { ahead: demand.done.has(step.id) }),
+      );
+    }
+  }
+  return batches;
+}
+
+/** What one weighing comes to for each of the items that it is for. */
+export interface Shared {
+  readonly item: string;
+  readonly pieces: number;
+  readonly totalG: number;
+}
+
+/** A batch as it stands at the scale: with those it is mixed or cooked in one with. */
+export interface Weighing extends Batch {
+  /** Its parts by item; one where nothing is made together. */
+  readonly shares: readonly Shared[];
+}
+
+/** Batches as they are weighed: those that are made together as one, with the first one's item and range. */
+export function weighingsOf(batches: readonly Batch[]): Weighing[] {
+  const sets = new Map<string, Batch[]>();
+  for (const one of batches) {
+    const key = one.together ?? one.id;
+    sets.set(key, [...(sets.get(key) ?? []), one]);
+  }
+  return [...sets].map(([id, set]) => {
+    const [first] = set;
+    const all = set.map(({ ingredients }) => byName(ingredients));
+    const ingredients = [...all[0]].map(([key, line]) => ({
+      ...line,
+      grams: round(all.reduce((sum, lines) => sum + (lines.get(key)?.grams ?? 0), 0)),
+    }));
+    return {
+      ...first,
+      id,
+      ingredients,
+      pieces: set.reduce((sum, one) => sum + one.pieces, 0),
+      totalG: round(set.reduce((sum, one) => sum + one.totalG, 0)),
+      shares: set.map(({ item, pieces, totalG }) => ({ item, pieces, totalG })),
+    };
+  });
+}
+
+/** Items that share a mix call an ingredient by one name, if not by one id; where it comes twice, the larger is the first. */
+function byName(lines: readonly Ingredient[]): Map<string, Ingredient> {
+  const key = (line: Ingredient) => line.name.trim().toLowerCase();
+  const rank = (line: Ingredient) =>
+    lines.filter(
+      (other) =>
+        key(other) === key(line) &&
+        (other.grams > line.grams || (other.grams === line.grams && lines.indexOf(other) < lines.indexOf(line))),
+    ).length;
+  return new Map(lines.map((line) => [`${key(line)} ${rank(line)}`, line]));
+}
+
+/** Batches that weigh for any of these pieces. */
+export const batchesFor = <B extends Batch>(batches: readonly B[], item: string, range: Range): B[] =>
+  batches.filter((b) => b.item === item && overlaps(b.range, range));

@@ -1,0 +1,98 @@
+import { chamberOf, loadCapacity, usesEquipment, type Capacities } from "../kitchen/capacity";
+import { sizeOf, type Demand, type Range } from "../gathering/demands";
+import type { Item, Step } from "../item/schema";
+import { cut, mixSizes } from "./partition";
+import type { Kitchen } from "../plan/request";
+
+/** Pieces whose dough is mixed, or whose filling is cooked, together. */
+export interface Group {
+  readonly item: Item;
+  readonly part: "dough" | "filling";
+  readonly demands: readonly Demand[];
+  readonly range: Range;
+  /** Parts that are weighed and mixed apart; one for a filling. Where others are made with it, one may be empty. */
+  readonly mixes: readonly Range[];
+  readonly steps: readonly Step[];
+  readonly ahead: boolean;
+  /** Other items' groups that are made in one with this one, mix by mix, for which it has the works. */
+  readonly guests: readonly Group[];
+  /** The same for all that are made together, the one that has the works included. */
+  readonly together?: string;
+}
+
+/** Steps that belong to the dough (or filling): those of that part, and all that lead up to them. */
+function phase(steps: readonly Step[], part: "dough" | "filling"): Step[] {
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const inside = new Set<string>();
+  const walk = (id: string) => {
+    const step = byId.get(id);
+    if (!step || inside.has(id)) return;
+    inside.add(id);
+    step.after.forEach((link) => walk(link.step));
+  };
+  steps.filter((step) => step.part === part).forEach((step) => walk(step.id));
+  return steps.filter((step) => inside.has(step.id));
+}
+
+const signature = (steps: readonly Step[], components: unknown): string =>
+  JSON.stringify([steps.map((step) => ({ ...step, path: 0, do: 0, cue: 0, caution: 0 })), components]);
+
+/** Doughs, or fillings, of one item: demands that follow one another and are treated alike are made together. */
+export function groupsOf(
+  own: readonly Demand[],
+  part: "dough" | "filling",
+  kitchen: Kitchen,
+  capacities: Capacities,
+  blockers: Set<string>,
+): Group[] {
+  const groups: { key: string; demands: Demand[]; steps: Step[]; ahead: boolean }[] = [];
+  for (const demand of own) {
+    const { resolved } = demand;
+    const components = part === "dough" ? resolved.dough : resolved.fillingComponents;
+    const steps = phase(demand.steps, part);
+    const ahead = steps.length === 0;
+    const key = `${ahead} ${part === "filling" ? demand.resolved.filling : ""} ${signature(steps, components)}`;
+    const last = groups.at(-1);
+    if (last && last.key === key && last.demands.at(-1)!.range[1] === demand.range[0]) last.demands.push(demand);
+    else groups.push({ key, demands: [demand], steps, ahead });
+  }
+  return groups.map(({ demands, steps, ahead }) => {
+    const range: Range = [demands[0].range[0], demands.at(-1)!.range[1]];
+    const { item } = demands[0];
+    return {
+      item,
+      part,
+      demands,
+      range,
+      steps,
+      ahead,
+      guests: [],
+      mixes: part === "dough" ? mixesOf(range, demands[0], steps, kitchen, capacities, blockers) : [range],
+    };
+  });
+}
+
+/** Dough to mix for one piece, g: its weight and what is lost on the way. */
+export const mixedDoughPerPiece = (item: Item): number => item.piece.doughG / (1 - item.dough.netLossPct / 100);
+
+function mixesOf(
+  range: Range,
+  demand: Demand,
+  steps: readonly Step[],
+  kitchen: Kitchen,
+  capacities: Capacities,
+  blockers: Set<string>,
+): Range[] {
+  const { mixer } = kitchen.equipment;
+  const { item } = demand;
+  if (!mixer || mixer.count === 0 || !mixer.maxDoughG || !steps.some((step) => usesEquipment(step, "mixer"))) return [range];
+  const perPiece = mixedDoughPerPiece(item);
+  const most = Math.floor(mixer.maxDoughG / perPiece + 1e-9);
+  if (most < 1) {
+    blockers.add(`${item.name}: one piece needs ${Math.round(perPiece)} g of dough and the mixer takes ${mixer.maxDoughG} g`);
+    return [range];
+  }
+  const load = demand.resolved.steps.find((step) => step.path.includes(demand.path) && chamberOf(step) && step.kind !== "reheat");
+  const unit = (load && chamberOf(load) !== "oven" ? loadCapacity(load, capacities) : undefined) ?? capacities.tray;
+  return cut(range, mixSizes(sizeOf(range), most, Math.max(1, unit), Math.ceil((mixer.minDoughG ?? 0) / perPiece)));
+}

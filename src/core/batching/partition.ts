@@ -1,0 +1,62 @@
+import { evenParts } from "../quantities/apportion";
+import { sizeOf, type Range } from "../gathering/demands";
+
+/** Cuts a range into parts of the given sizes, in order. */
+export function cut([from]: Range, sizes: readonly number[]): Range[] {
+  let at = from;
+  return sizes.filter((size) => size > 0).map((size) => [at, (at += size)] as const);
+}
+
+/** Cuts a range at the borders of other ranges, so that no part lies in two of them. */
+export function cutAt(range: Range, borders: readonly Range[]): Range[] {
+  const points = [...new Set(borders.flat().filter((p) => p > range[0] && p < range[1]))].sort((a, b) => a - b);
+  return [...points, range[1]].map((point, i) => [i === 0 ? range[0] : points[i - 1], point] as const);
+}
+
+/**
+ * Lots of at most `capacity` pieces, as few as can be and as even as can be. Where the pieces later go on in loads of
+ * `unit`, whole loads stay together if that costs no further lot.
+ */
+export function lotsOf(range: Range, capacity: number, unit = 1): Range[] {
+  const pieces = sizeOf(range);
+  const count = Math.ceil(pieces / capacity);
+  const whole = Math.floor(capacity / unit);
+  if (unit <= 1 || whole < 1 || Math.ceil(Math.ceil(pieces / unit) / whole) > count) return cut(range, evenParts(pieces, count));
+  const loads = evenParts(Math.ceil(pieces / unit), count);
+  let left = pieces;
+  return cut(
+    range,
+    loads.map((n) => {
+      const size = Math.min(left, n * unit);
+      left -= size;
+      return size;
+    }),
+  );
+}
+
+/** Full loads first, the rest last: the way a fryer or a pan is worked. */
+export function fullLoads(range: Range, capacity: number): Range[] {
+  const pieces = sizeOf(range);
+  const full = Math.floor(pieces / capacity);
+  return cut(range, [...Array.from({ length: full }, () => capacity), pieces - full * capacity]);
+}
+
+/**
+ * Sizes of the mixes of a dough: as few as the mixer's limit allows, whole trays (multiples of `unit`) where that needs
+ * no further mix and leaves none below `least`; else even.
+ */
+export function mixSizes(pieces: number, most: number, unit: number, least: number): number[] {
+  const count = Math.ceil(pieces / most);
+  const even = evenParts(pieces, count);
+  if (count === 1) return even;
+  const wholeUnits = Math.floor(most / unit);
+  const units = Math.ceil(pieces / unit);
+  if (wholeUnits < 1 || Math.ceil(units / wholeUnits) > count) return even;
+  let left = pieces;
+  const sizes = evenParts(units, count).map((n) => {
+    const size = Math.min(left, n * unit);
+    left -= size;
+    return size;
+  });
+  return sizes.every((size) => size >= Math.min(least, even[even.length - 1])) ? sizes : even;
+}

@@ -1,0 +1,34 @@
+import type { Carrier } from "../kitchen/capacity";
+
+/**
+ * The free decisions of an expansion, where the rules leave a choice. The planner tries several when one has no plan.
+ */
+export interface Strategy {
+  /** Preferred carrier where a step allows either, by item id; "first-on-tiers" puts the first steamer load on the tiers. */
+  readonly carrier: (item: string) => Carrier | "first-on-tiers";
+  /** Cut shaping into lots of one carrier instead of whole mixes. */
+  readonly fineParts: boolean;
+  /** One oven load for each mix instead of filling the oven across mixes. */
+  readonly loadsByMix: boolean;
+  /** Set each lot out as it is done instead of all together, so that its rack or shelf is free for the next. */
+  readonly serveInLots: boolean;
+}
+
+export const PLAIN: Strategy = { carrier: () => "first-on-tiers", fineParts: false, loadsByMix: false, serveInLots: false };
+
+/** Strategies in the order in which they are tried: those with the fewest departures from the plain way first. */
+export function strategies(eitherCarrier: readonly string[]): Strategy[] {
+  const onTray = eitherCarrier.map((item): Partial<Strategy> => ({ carrier: (id) => (id === item ? "tray" : "first-on-tiers") }));
+  const carriers: Partial<Strategy>[] =
+    eitherCarrier.length === 0
+      ? []
+      : [{ carrier: () => "board" }, ...onTray.slice(0, onTray.length > 1 ? undefined : 0), { carrier: () => "tray" }];
+  const parts: Partial<Strategy>[] = [{ fineParts: true }, { serveInLots: true }, { loadsByMix: true }];
+  const fineServed: Partial<Strategy> = { fineParts: true, serveInLots: true };
+  const pairs = carriers.flatMap((carrier) => [
+    { ...carrier, fineParts: true },
+    { ...carrier, serveInLots: true },
+    { ...carrier, ...fineServed },
+  ]);
+  return [{}, ...parts.slice(0, 2), ...carriers, fineServed, ...pairs, parts[2]].map((change) => ({ ...PLAIN, ...change }));
+}

@@ -1,0 +1,133 @@
+import { roundUpToCarrier } from "../quantities/apportion";
+import { capacitiesOf, loadCapacity } from "../kitchen/capacity";
+import type { Item } from "../item/schema";
+import type { Gathering, Guests, Kitchen } from "../plan/request";
+import { resolveItem, throughStep, type ResolvedItem } from "../item/resolve";
+
+/** Up to this much more than needed is made where that fills the last carrier, %. (A quarter is the most that is allowed.) */
+const MAX_EXTRA_PCT = 15;
+/** What restricted guests lose is given back from this share of a wave on; less is not worth another load. */
+const WORTH_GIVING_BACK = 0.05;
+
+export interface WaveCount {
+  readonly wave: string;
+  readonly recipe: string;
+  /** From the guests, rounded up once; null where the host asked for a number. */
+  readonly needed: number | null;
+  readonly pieces: number;
+  /** What the guests would eat of it at their rates, not rounded; also where the host asked for another number. */
+  readonly fromGuests: number;
+  /** Pieces on a full carrier or in a full load, the unit that `pieces` was rounded to. */
+  readonly perCarrier: number;
+}
+
+export interface HeadcountAnswer {
+  readonly guests: number;
+  readonly counts: readonly WaveCount[];
+  /** Guests who have nothing to eat in a wave. */
+  readonly unserved: readonly { readonly wave: string; readonly guests: Guests }[];
+}
+
+/** Whether a guest may eat it: every diet they keep to is one of the item's, and nothing they avoid is in it. */
+export const suits = (guests: Guests, resolved: Pick<ResolvedItem, "diet" | "allergens">): boolean =>
+  guests.diet.every((diet) => resolved.diet.includes(diet)) &&
+  guests.avoid.every((allergen) => !resolved.allergens.includes(allergen));
+
+/** Pieces by which a demand is best rounded: the last load it goes through, a tray for an oven; 1 where that is done ahead. */
+export function carrierUnit(resolved: ResolvedItem, kitchen: Kitchen, done: ReadonlySet<string>): number {
+  const capacities = capacitiesOf(resolved.item, kitchen);
+  const heated = resolved.steps.filter(
+    (step) => step.lot === "load" && step.path.includes("fresh") && loadCapacity(step, capacities),
+  );
+  const last = heated.filter((step) => step.kind !== "reheat").at(-1);
+  if (!last || done.has(last.id)) return 1;
+  return last.equipment.some((e) => e.id === "oven") ? capacities.tray : (loadCapacity(last, capacities) ?? capacities.tray);
+}
+
+/** Pieces with the spare on top, on full carriers where those cost little; a quarter more than needed at the most. */
+function withSpare(needed: number, unit: number, sparePct: number): number {
+  const wanted = Math.ceil(needed * (1 + sparePct / 100) - 1e-9);
+  const full = roundUpToCarrier(wanted, unit, MAX_EXTRA_PCT).pieces;
+  return full <= needed * 1.25 ? full : Math.max(needed, Math.min(wanted, Math.floor(needed * 1.25)));
+}
+
+/**
+ * Pieces of each item in each wave. A count that the host asked for stands. Else: the sum over those who may eat it
+ * of pieces a head by age, rounded up once. What a guest may not eat is given back in the items that suit, first by
+ * the pieces that fill carriers anyway, then in the one item with the smallest loads; nobody's share of an item grows by
+ * more than (weight of all the wave's rates) ÷ (weight of those that suit).
+ */
+export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item>, kitchen: Kitchen): HeadcountAnswer {
+  const counts: WaveCount[] = [];
+  const unserved: { wave: string; guests: Guests }[] = [];
+  const present = gathering.guests.filter((guests) => guests.count > 0);
+  for (const wave of gathering.waves) {
+    const alone = wave.items.length === 1;
+    const entries = wave.items.map((entry) => {
+      const item = items.get(entry.recipe)!;
+      const fillings = entry.split?.map((part) => part.filling) ?? ["base"];
+      const resolved = fillings.map((filling) => resolveItem(item, entry.choices, filling));
+      const rates = alone ? item.piecesPerGuestAlone : item.piecesPerGuest;
+      const fits = (guests: Guests) => resolved.some((r) => suits(guests, r));
+      const ahead = gathering.doneAhead.filter((a) => a.recipe === entry.recipe && a.pieces === undefined);
+      const done = new Set(ahead.flatMap((a) => [...throughStep(resolved[0].steps, a.through)]));
+      return { entry, resolved: resolved[0], rates, fits, unit: Math.max(1, carrierUnit(resolved[0], kitchen, done)) };
+    });
+    for (const guests of present) if (!entries.some(({ fits }) => fits(guests))) unserved.push({ wave: wave.id, guests });
+
+    const base = entries.map(({ rates, fits }) => present.reduce((sum, g) => sum + (fits(g) ? g.count * rates[g.age] : 0), 0));
+    const rounded = base.map((pieces, i) => roundUpToCarrier(Math.ceil(pieces - 1e-9), entries[i].unit, MAX_EXTRA_PCT).pieces);
+    const room = entries.map(() => 0);
+    let lost = 0;
+    for (const guests of present) {
+      const all = entries.reduce((sum, { rates }) => sum + rates[guests.age], 0);
+      const eaten = entries.reduce((sum, { rates, fits }) => sum + (fits(guests) ? rates[guests.age] : 0), 0);
+      if (eaten === 0 || eaten === all) continue;
+      lost += guests.count * (all - eaten);
+      entries.forEach(({ rates, fits }, i) => {
+        if (fits(guests)) room[i] += guests.count * rates[guests.age] * (all / eaten - 1);
+      });
+    }
+    const covered = rounded.reduce((sum, pieces, i) => sum + (room[i] > 0 ? Math.min(room[i], pieces - base[i]) : 0), 0);
+    const open = lost > WORTH_GIVING_BACK * base.reduce((sum, pieces) => sum + pieces, 0) ? Math.max(0, lost - covered) : 0;
+    const given = entries.map(() => 0);
+    for (const i of entries.map((_, i) => i).sort((a, b) => entries[a].unit - entries[b].unit || room[b] - room[a])) {
+      const beyond = Math.max(0, rounded[i] - base[i]);
+      const take = Math.min(open, room[i] - beyond);
+      if (take <= 1e-9) continue;
+      const needed = Math.ceil(base[i] + beyond + take - 1e-9);
+      if (roundUpToCarrier(needed, entries[i].unit, MAX_EXTRA_PCT).pieces % entries[i].unit !== 0) {
+        // Rather whole loads and a little less than a last load that is nearly empty.
+        const whole = Math.floor(needed / entries[i].unit) * entries[i].unit;
+        if (whole <= rounded[i]) continue;
+        given[i] = whole - base[i];
+        break;
+      }
+      given[i] = beyond + take;
+      break;
+    }
+    entries.forEach(({ entry, unit }, i) => {
+      if (entry.pieces !== undefined) {
+        counts.push({
+          wave: wave.id,
+          recipe: entry.recipe,
+          needed: null,
+          pieces: entry.pieces,
+          fromGuests: base[i],
+          perCarrier: unit,
+        });
+        return;
+      }
+      const needed = Math.ceil(base[i] + given[i] - 1e-9);
+      counts.push({
+        wave: wave.id,
+        recipe: entry.recipe,
+        needed,
+        pieces: needed === 0 ? 0 : withSpare(needed, unit, gathering.sparePct ?? 0),
+        fromGuests: base[i] + given[i],
+        perCarrier: unit,
+      });
+    });
+  }
+  return { counts, unserved, guests: present.reduce((sum, g) => sum + g.count, 0) };
+}

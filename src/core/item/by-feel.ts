@@ -1,0 +1,55 @@
+import type { Component, Item } from "./schema";
+import { mainFlour } from "./resolve";
+import { fail, ok, type Result } from "../shared/issue";
+
+/** A correction by feel is this share of the flour: "sticky" adds as much flour, "dry" as much liquid. */
+const CORRECTION = 0.02;
+
+/** Flour to add to a dough that is sticky, g, and what is then in it. */
+export const stickyCorrection = (flourG: number): { addG: number; flourG: number } => ({
+  addG: flourG * CORRECTION,
+  flourG: flourG * (1 + CORRECTION),
+});
+
+/** How a liquid that is held back goes in: first, then by the spoon. */
+export const heldBack = (grams: number, pct: number): { firstG: number; restG: number } => ({
+  firstG: grams * (1 - pct / 100),
+  restG: (grams * pct) / 100,
+});
+
+const mapDough = (item: Item, change: (c: Component) => Component): Item => ({
+  ...item,
+  dough: { ...item.dough, parts: item.dough.parts.map((part) => ({ ...part, components: part.components.map(change) })) },
+});
+
+/**
+ * Notes what went in by feel, for the flour that the dough has now; the recipe's own figure stands beside it.
+ * @param batchG  what went in, g
+ * @param plannedG what the batch's sheet said, g; > 0
+ * Issues: `unknown` component, `out_of_range` used (less than half or more than twice the plan).
+ */
+export function noteUsed(item: Item, component: string, batchG: number, plannedG: number): Result<Item> {
+  const dough = item.dough.parts.flatMap((part) => part.components);
+  const target = dough.find((c) => c.id === component);
+  const flour = mainFlour(dough);
+  if (!target || !flour)
+    return fail({ code: "unknown", path: ["component"], got: component, wanted: "a component of a dough with flour" });
+  if (!(batchG >= plannedG / 2 && batchG <= plannedG * 2))
+    return fail({
+      code: "out_of_range",
+      path: ["used"],
+      got: batchG,
+      wanted: `between ${Math.round(plannedG / 2)} and ${Math.round(plannedG * 2)} g`,
+    });
+  const basis = target.lastUsed?.flour === flour.name ? target.lastUsed.grams : target.grams;
+  const grams = Math.round((basis * batchG * 10) / plannedG) / 10;
+  return ok(mapDough(item, (c) => (c.id === component ? { ...c, lastUsed: { grams, flour: flour.name } } : c)));
+}
+
+/** Takes the noted figure as the recipe's own, or forgets it. */
+export const settleUsed = (item: Item, component: string, take: boolean): Item =>
+  mapDough(item, (c) => {
+    if (c.id !== component || !c.lastUsed) return c;
+    const { lastUsed, ...rest } = c;
+    return take ? { ...rest, grams: lastUsed.grams, measure: undefined } : rest;
+  });

@@ -1,0 +1,310 @@
+import type { Component, Item } from "./schema";
+import { disc } from "../quantities/geometry";
+import { matchIngredient } from "../ingredients/names";
+import { doughProtein, biteText } from "./checks";
+import { deskTotals, FAT_PCT, freshId } from "./desk";
+import { cutWithRerolls } from "./dough";
+import { fillingLimit } from "./seasoning";
+
+/** One way of a question on which cooks differ, with what it does and the item as it would be. */
+export interface WayOption {
+  readonly id: string;
+  readonly name: string;
+  readonly effect: string;
+  readonly item: Item;
+}
+export interface Way {
+  readonly id: string;
+  readonly question: string;
+  readonly options: readonly WayOption[];
+  /** Option that the item follows now; undefined where it follows none of them. */
+  readonly chosen: string | undefined;
+}
+
+const allDough = (item: Item): readonly Component[] => item.dough.parts.flatMap((part) => part.components);
+const isA = (ids: readonly string[]) => (c: Component) => ids.includes(matchIngredient(c.name) ?? "");
+const isYeast = isA(["yeast-instant", "yeast-active-dry", "yeast-fresh"]);
+const isSugar = isA(["sugar-granulated", "sugar-caster", "sugar-icing", "sugar-brown"]);
+const isPowder = isA(["baking-powder"]);
+const isStarch = isA(["starch-corn", "starch-potato", "starch-tapioca", "starch-wheat"]);
+/** A fat proper, not milk or egg that also bring some. */
+const isFat = (c: Component) => (FAT_PCT[matchIngredient(c.name) ?? ""] ?? 0) >= 80;
+
+const withDough = (item: Item, change: (components: readonly Component[], part: number) => readonly Component[]): Item => ({
+  ...item,
+  dough: { ...item.dough, parts: item.dough.parts.map((part, i) => ({ ...part, components: [...change(part.components, i)] })) },
+});
+
+const gramsOf = (item: Item, which: (c: Component) => boolean): number =>
+  allDough(item)
+    .filter(which)
+    .reduce((sum, c) => sum + c.grams, 0);
+
+/** Brings what is of a kind in the dough to a share of the flour, %; 0 takes it out, and it is added where there is none. */
+function setShare(item: Item, which: (c: Component) => boolean, name: string, pct: number): Item {
+  const { flourG } = deskTotals(item);
+  const now = gramsOf(item, which);
+  const target = Math.round(flourG * pct) / 100;
+  if (now > 0)
+    return withDough(item, (components) =>
+      components.flatMap((c) =>
+        !which(c) ? [c] : target > 0 ? [{ ...c, grams: (c.grams * target) / now, measure: undefined }] : [],
+      ),
+    );
+  if (target === 0) return item;
+  const taken = allDough(item).map((c) => c.id);
+  const last = item.dough.parts.length - 1;
+  return withDough(item, (components, part) =>
+    part === last ? [...components, { id: freshId(name, taken), name, grams: target }] : components,
+  );
+}
+
+/** A short or flaky dough: no yeast, and fat enough to be shaped by it. */
+const isShort = (item: Item): boolean => !allDough(item).some(isYeast) && deskTotals(item).fatPct >= 30;
+
+/** The range in which fat to flour of a short dough is set, g of fat for 1 g of flour. */
+export const RICHNESS = { min: 0.4, max: 0.95 } as const;
+
+/** Fat to flour of a short dough by weight; undefined for any other dough. */
+export const richnessOf = (item: Item): number | undefined => (isShort(item) ? deskTotals(item).fatPct / 100 : undefined);
+
+/** Sets fat to flour of a short dough: what the butter, lard or oil weighs follows, the rest stands. */
+export function setRichness(item: Item, ratio: number): Item {
+  const { flourG } = deskTotals(item);
+  const own = allDough(item).filter(isFat);
+  const pureG = own.reduce((sum, c) => sum + (c.grams * FAT_PCT[matchIngredient(c.name)!]) / 100, 0);
+  const elseG = (deskTotals(item).fatPct * flourG) / 100 - pureG;
+  const factor = Math.max(0, ratio * flourG - elseG) / pureG;
+  return pureG > 0
+    ? withDough(item, (components) =>
+        components.map((c) => (isFat(c) ? { ...c, grams: c.grams * factor, measure: undefined } : c)),
+      )
+    : item;
+}
+
+/** Share of a rolled sheet that rounds cut side by side take, and how often the offcuts are rolled again. */
+const CUT = { cutFrac: 0.7, rerolls: 2 } as const;
+const near = (a: number, b: number, tolerance: number): boolean => Math.abs(a - b) <= tolerance;
+
+/** A question of how much of a kind of ingredient goes on the flour, %, each share with its name and what it does. */
+function shareWay(
+  item: Item,
+  id: string,
+  question: string,
+  ingredient: { which: (c: Component) => boolean; name: string },
+  shares: readonly (readonly [pct: number, name: string, effect: string])[],
+): Way {
+  const now = (100 * gramsOf(item, ingredient.which)) / Math.max(1, deskTotals(item).flourG);
+  return {
+    id,
+    question,
+    options: shares.map(([pct, name, effect]) => ({
+      id: String(pct),
+      name,
+      effect,
+      item: setShare(item, ingredient.which, ingredient.name, pct),
+    })),
+    chosen: shares.find(([pct]) => near(pct, now, 0.3))?.[0].toString(),
+  };
+}
+
+const isUnyeasted = (item: Item): boolean => item.piece.doughG > 0 && !allDough(item).some(isYeast);
+
+const leavener = (item: Item): Way | undefined =>
+  isUnyeasted(item)
+    ? shareWay(item, "leavener", "Leavener in the pastry?", { which: isPowder, name: "baking powder" }, [
+        [0, "none", "flat and crisp, sharp edges, keeps its shape"],
+        [1, "1 % baking powder", "a little lighter, edges soften slightly"],
+        [2, "2 % baking powder", "puffs and cracks; softer, staler sooner"],
+      ])
+    : undefined;
+
+const sugar = (item: Item): Way | undefined =>
+  isUnyeasted(item) && item.course !== "sweet"
+    ? shareWay(item, "sugar", "Sugar in a savoury crust?", { which: isSugar, name: "sugar" }, [
+        [0, "none", "browns slowest; plain beside a salty filling"],
+        [1, "1 %", "not tasted, browns a little sooner"],
+        [2, "2 %", "the most that is usual in a savoury crust; browns sooner, so look early"],
+      ])
+    : undefined;
+
+const MAIN_FLOURS = ["flour-plain", "flour-bread", "flour-00", "flour-cake"];
+
+/** The heaviest wheat flour becomes another one, and starch a share of the two. */
+function withFlour(item: Item, name: string, starchPct: number): Item {
+  const starchG = gramsOf(item, isStarch);
+  const wheat = [...allDough(item)].filter(isA(MAIN_FLOURS)).sort((a, b) => b.grams - a.grams)[0];
+  const total = wheat.grams + starchG;
+  const starch = (total * starchPct) / 100;
+  const taken = allDough(item).map((c) => c.id);
+  return withDough(item, (components) => {
+    const rest = components.filter((c) => !isStarch(c));
+    if (!components.includes(wheat)) return rest;
+    return rest.flatMap((c) =>
+      c !== wheat
+        ? [c]
+        : [
+            { ...c, name, grams: total - starch, measure: undefined },
+            ...(starch > 0 ? [{ id: freshId("corn starch", taken), name: "corn starch", grams: starch, flour: true }] : []),
+          ],
+    );
+  });
+}
+
+function strength(item: Item): Way | undefined {
+  const wheat = [...allDough(item)].filter(isA(MAIN_FLOURS)).sort((a, b) => b.grams - a.grams)[0];
+  if (!wheat) return undefined;
+  const starchG = gramsOf(item, isStarch);
+  const now = starchG > 0.04 * wheat.grams ? "weakened" : matchIngredient(wheat.name) === "flour-bread" ? "strong" : "plain";
+  const options = (
+    [
+      ["plain", "plain", "plain wheat flour", 0],
+      ["strong", "strong", "strong wheat flour", 0],
+      ["weakened", "plain with a tenth of starch", "plain wheat flour", 10],
+    ] as const
+  ).map(([id, name, flour, starchPct]) => {
+    const next = id === now ? item : withFlour(item, flour, starchPct);
+    const protein = doughProtein(next);
+    return {
+      id,
+      name,
+      effect: protein === undefined ? "" : `${protein.toFixed(1)} % protein: ${biteText(protein)}`,
+      item: next,
+    };
+  });
+  return { id: "flour", question: "How strong a flour?", options, chosen: now };
+}
+
+function circles(item: Item): Way | undefined {
+  const { doughG, thicknessMm, cutDiameterMm } = item.piece;
+  if (!thicknessMm || thicknessMm > 8 || doughG === 0) return undefined;
+  const round = disc({ massG: doughG, thicknessMm, density: 1.1 });
+  if (!round.ok) return undefined;
+  const across = Math.round(cutDiameterMm ?? round.value.diameterMm);
+  const cut = cutWithRerolls({ doughG: deskTotals(item).doughG, pieceG: doughG, ...CUT });
+  return {
+    id: "circles",
+    question: "Circles: cut from a sheet, or each rolled by itself?",
+    options: [
+      {
+        id: "cut",
+        name: "cut",
+        effect: `rounds of ${across} mm from ${thicknessMm} mm: ${cut.byRoll[0]} at once, ${cut.pieces - cut.byRoll[0]} more from the offcuts, ${Math.round(cut.scrapsG)} g left for an odd last piece`,
+        item: { ...item, piece: { ...item.piece, cutDiameterMm: across } },
+      },
+      {
+        id: "portioned",
+        name: "portioned and rolled",
+        effect: `all of one weight, ${doughG} g, with a thin rim, about ${Math.round(round.value.diameterMm)} mm across; no offcuts`,
+        item: { ...item, piece: { ...item.piece, cutDiameterMm: undefined, scraps: undefined } },
+      },
+    ],
+    chosen: cutDiameterMm === undefined ? "portioned" : "cut",
+  };
+}
+
+function scraps(item: Item): Way | undefined {
+  if (item.piece.cutDiameterMm === undefined) return undefined;
+  const left = cutWithRerolls({ doughG: deskTotals(item).doughG, pieceG: item.piece.doughG, ...CUT }).scrapsG;
+  const set = (way: "chill" | "merge"): Item => ({ ...item, piece: { ...item.piece, scraps: way } });
+  return {
+    id: "scraps",
+    question: "What becomes of the offcuts?",
+    options: [
+      {
+        id: "chill",
+        name: "stack, chill, roll again",
+        effect: "20 min in the fridge before each rolling; as tender as the first, for show",
+        item: set("chill"),
+      },
+      {
+        id: "merge",
+        name: "one big last piece",
+        effect: `pressed together at once into one of about ${Math.round(left + (item.piece.doughG * 3) / 2)} g: quicker, bakes about 5 min longer by itself`,
+        item: set("merge"),
+      },
+    ],
+    chosen: item.piece.scraps ?? "chill",
+  };
+}
+
+function measuring(item: Item): Way | undefined {
+  if (!item.steps.some((step) => step.kind === "divide") && item.piece.cutDiameterMm !== undefined) return undefined;
+  const set = (way: "scale" | "eye"): Item => ({ ...item, piece: { ...item.piece, portionBy: way } });
+  return {
+    id: "measuring",
+    question: "Pieces by the scale or by eye?",
+    options: [
+      { id: "scale", name: "scale", effect: "within 5 %: they proof and bake alike", item: set("scale") },
+      {
+        id: "eye",
+        name: "by eye",
+        effect: "halves, thirds and sectors; small ones go in together and come out first",
+        item: set("eye"),
+      },
+    ],
+    chosen: item.piece.portionBy ?? "scale",
+  };
+}
+
+/** Filling to skin by weight: what a learner, a practised hand and a generous one close. */
+const FULLNESS = [
+  ["learner", "level, until practised", 0.53, "closes every time"],
+  ["practised", "enough, none bursts", 0.8, "rounded spoon; press the air out"],
+  ["generous", "as heavy as the dough", 1, "needs a wide, clean rim; close the first one as a trial"],
+] as const;
+
+function fullness(item: Item): Way | undefined {
+  const { doughG, fillingG } = item.piece;
+  if (doughG === 0 || fillingG === 0) return undefined;
+  return {
+    id: "fullness",
+    question: "How full?",
+    options: FULLNESS.map(([id, name, ratio, effect]) => {
+      const grams = Math.round(fillingLimit(doughG, ratio).mostG * 10) / 10;
+      return {
+        id,
+        name,
+        effect: `${grams} g in a skin of ${doughG} g: ${effect}`,
+        item: { ...item, piece: { ...item.piece, fillingG: grams } },
+      };
+    }),
+    chosen: FULLNESS.find(([, , ratio]) => near(ratio, fillingG / doughG, 0.04))?.[0],
+  };
+}
+
+/** Held back at first where amounts are adapted, %. */
+const HELD_BACK_PCT = 10;
+
+function amounts(item: Item): Way | undefined {
+  const liquid = allDough(item)
+    .filter(isA(["water", "milk", "buttermilk"]))
+    .sort((a, b) => b.grams - a.grams)[0];
+  if (!liquid) return undefined;
+  const held = Math.round((liquid.grams * (item.dough.holdBack?.pct ?? HELD_BACK_PCT)) / 100);
+  return {
+    id: "amounts",
+    question: "Follow the amounts exactly, or by feel?",
+    options: [
+      {
+        id: "exact",
+        name: "exactly",
+        effect: `all ${Math.round(liquid.grams)} g at once: right for a flour you know`,
+        item: { ...item, dough: { ...item.dough, holdBack: undefined } },
+      },
+      {
+        id: "feel",
+        name: "by feel",
+        effect: `${held} g of the ${liquid.name} waits; what went in is noted and becomes the amount of the next time`,
+        item: item.dough.holdBack
+          ? item
+          : { ...item, dough: { ...item.dough, holdBack: { component: liquid.id, pct: HELD_BACK_PCT } } },
+      },
+    ],
+    chosen: item.dough.holdBack ? "feel" : "exact",
+  };
+}
+
+/** The questions on which cooks differ that this item raises, each with its answers worked out for it. */
+export const waysOf = (item: Item): Way[] =>
+  [leavener, sugar, strength, circles, scraps, measuring, fullness, amounts].flatMap((of) => of(item) ?? []);

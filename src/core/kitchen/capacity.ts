@@ -1,0 +1,70 @@
+import type { Item, Step } from "../item/schema";
+import type { Kitchen } from "../plan/request";
+
+/** Sizes for which the items' capacities hold, mm and ml. */
+const STANDARD = { tray: [400, 300], board: [600, 400], tierMm: 280, panMm: 300, oilMl: 4000 } as const;
+
+const byArea = (pieces: number, own: readonly [number, number], standard: readonly [number, number]) =>
+  Math.floor((pieces * own[0] * own[1]) / (standard[0] * standard[1]) + 1e-9);
+
+export type Carrier = "tray" | "board" | "steamer-tier";
+export const isCarrier = (id: string): id is Carrier => id === "tray" || id === "board" || id === "steamer-tier";
+
+/** What this kitchen's sizes hold of one item, pieces; undefined where the item or the kitchen has no such thing. */
+export interface Capacities {
+  readonly tray: number;
+  readonly freezerTray: number;
+  readonly board?: number;
+  readonly tier?: number;
+  readonly steamerLoad?: number;
+  readonly fryerLoad?: number;
+  readonly panLoad?: number;
+  readonly shelves: number;
+}
+
+/** Capacities in proportion to the kitchen's sizes, rounded down: carriers and pans by area, the fryer by its oil. */
+export function capacitiesOf(item: Item, kitchen: Kitchen): Capacities {
+  const { tray, board, steamer, fryer, oven } = kitchen.equipment;
+  const pan = kitchen.equipment["lidded-pan"];
+  const c = item.capacity;
+  const trayOf = (pieces: number) => (tray ? byArea(pieces, tray.mm, STANDARD.tray) : pieces);
+  const perTier = c.perSteamerTier ?? (c.perSteamerLoad ? Math.floor(c.perSteamerLoad / 3) : undefined);
+  const tier = perTier && steamer ? Math.floor((perTier * steamer.mm ** 2) / STANDARD.tierMm ** 2 + 1e-9) : perTier;
+  return {
+    tray: trayOf(c.perTray),
+    freezerTray: trayOf(c.perFreezerTray ?? c.perTray),
+    board: c.perBoard && board ? byArea(c.perBoard, board.mm, STANDARD.board) : undefined,
+    tier,
+    steamerLoad: tier && steamer ? tier * steamer.tiers : undefined,
+    fryerLoad: c.perFryerLoad && fryer ? Math.floor((c.perFryerLoad * fryer.oilMl) / STANDARD.oilMl + 1e-9) : c.perFryerLoad,
+    panLoad:
+      c.perPanLoad && pan
+        ? Math.floor((c.perPanLoad * pan.mm ** 2) / (c.panDiameterMm ?? STANDARD.panMm) ** 2 + 1e-9)
+        : c.perPanLoad,
+    shelves: oven?.shelfPositions ?? 1,
+  };
+}
+
+export const usesEquipment = (step: Step, id: string): boolean => step.equipment.some((e) => e.id === id || e.or === id);
+
+/** The closed and heated thing a step's load goes into, if any. */
+export function chamberOf(step: Step): "oven" | "steamer" | "fryer" | "lidded-pan" | undefined {
+  for (const id of ["oven", "steamer", "fryer"] as const) if (usesEquipment(step, id)) return id;
+  return step.lot === "load" && usesEquipment(step, "lidded-pan") ? "lidded-pan" : undefined;
+}
+
+/** Most pieces of one load of the step: shelves × trays, tiers, a basket, a pan. */
+export function loadCapacity(step: Step, capacities: Capacities): number | undefined {
+  switch (chamberOf(step)) {
+    case "oven":
+      return capacities.shelves * capacities.tray;
+    case "steamer":
+      return capacities.steamerLoad;
+    case "fryer":
+      return capacities.fryerLoad;
+    case "lidded-pan":
+      return capacities.panLoad;
+    default:
+      return undefined;
+  }
+}

@@ -1,0 +1,123 @@
+import { MINUTES_A_DAY } from "../../shared/clock";
+import { usesEquipment } from "../../kitchen/capacity";
+import { roomAt } from "../../gathering/calendar";
+import { HEAT_KINDS, type Step } from "../../item/schema";
+import { SKILL_FACTOR, type Cook, type Kitchen } from "../request";
+import { piecesIn, type Work } from "../../batching/work";
+
+const up = (x: number) => Math.ceil(x - 1e-9);
+const down = (x: number) => Math.floor(x + 1e-9);
+
+export const isHeat = (step: Step): boolean => (HEAT_KINDS as readonly string[]).includes(step.kind);
+
+/** Cooks who may do a step, tends included. */
+export const cooksFor = (step: Step, kitchen: Kitchen): Cook[] =>
+  kitchen.cooks.filter((cook) => !cook.notFor.includes(step.kind) && !cook.notFor.includes(step.id));
+
+/** The step with its alternative where the kitchen lacks the machine it names first. */
+export function stepHere(step: Step, kitchen: Kitchen): Step {
+  const missing = step.equipment.some((e) => e.id === "mixer" && (kitchen.equipment.mixer?.count ?? 0) === 0);
+  const alt = step.alt?.find((a) => a.equipment === "hands");
+  if (!missing || !alt) return step;
+  return {
+    ...step,
+    time: alt.time,
+    attention: alt.attention,
+    hands: 1,
+    tend: alt.tend,
+    equipment: [...step.equipment.filter((e) => e.id !== "mixer"), { id: "worktop" }],
+  };
+}
+
+/** Minutes of a timed step for a number of pieces at intermediate skill, not rounded. */
+const plainMinutes = (step: Step, pieces: number) => step.time.fixedMin + (step.time.secPerPiece * pieces) / 60;
+
+/** Whether skill changes how long a step takes: hands-on work, but not heat and not a mixer's run. */
+export const scalesWithSkill = (step: Step): boolean =>
+  step.attention === "hands-on" && !isHeat(step) && !usesEquipment(step, "mixer");
+
+/** Whole minutes that each of these cooks takes for a timed step, 1 at the least where it is hands-on. */
+export function minutesByCook(work: Work, cooks: readonly Cook[]): number[] {
+  const plain = plainMinutes(work.step, piecesIn(work));
+  return cooks.map((cook) => Math.max(1, up(plain * (scalesWithSkill(work.step) ? SKILL_FACTOR[cook.skill] : 1))));
+}
+
+/** Whole minutes of a timed step that nobody's pace changes. */
+export const fixedMinutes = (work: Work): number => Math.max(1, up(plainMinutes(work.step, piecesIn(work))));
+
+/** A tend of a task: from the start (≥ 0) or the end (< 0), and how long each of the cooks takes. */
+export interface Tend {
+  readonly from: number;
+  readonly minutes: readonly number[];
+}
+
+/**
+ * Tends of a step that lasts at least `least` minutes. A slow cook's tend grows with their factor, up to the next
+ * tend or the step's end; a quick one's never falls below a minute.
+ */
+export function tendsOf(step: Step, cooks: readonly Cook[], least: number): Tend[] {
+  const tends = (step.tend ?? []).filter((tend) => tend.minutes > 0);
+  const begins = tends.map(({ fromMin }) => (fromMin >= 0 ? fromMin : least + fromMin));
+  return tends.map(({ fromMin, minutes }, i) => {
+    const next = Math.min(least, ...begins.filter((begin) => begin > begins[i]));
+    const room = Math.max(minutes, next - begins[i]);
+    return { from: fromMin, minutes: cooks.map((cook) => Math.max(1, Math.min(up(minutes * SKILL_FACTOR[cook.skill]), room))) };
+  });
+}
+
+/** The least length that a step's tends need, min. */
+export function leastForTends(step: Step): number {
+  const tends = step.tend ?? [];
+  const head = Math.max(0, ...tends.filter((t) => t.fromMin >= 0).map((t) => t.fromMin + t.minutes));
+  const tail = Math.max(0, ...tends.filter((t) => t.fromMin < 0).map((t) => -t.fromMin));
+  return head + tail;
+}
+
+export interface RestWindow {
+  readonly min: number;
+  readonly max: number;
+  /** Least time by the recipe, before tends made it longer: when the piece could be ready. */
+  readonly ready: number;
+  readonly earliest?: number;
+  readonly latest?: number;
+}
+
+/** How much longer a yeasted rest takes at the room than at its reference: doubling for each 10 °C. */
+export const yeastFactor = (atC: number, roomC: number): number => 2 ** ((atC - roomC) / 10);
+
+/**
+ * The window of a rest. A yeasted rest at room temperature follows the room: where it may fall into several
+ * temperatures, the window that is right in all of them, or, where there is none or the late side has ample room, the
+ * window of the late side with the rest kept inside it.
+ * @param span minutes [earliest start, latest end] in which the rest can lie
+ */
+export function restWindow(step: Step, kitchen: Kitchen, span: readonly [number, number]): RestWindow {
+  const rest = step.rest!;
+  const least = leastForTends(step);
+  const shape = (factor: number) => ({
+    min: Math.max(up(rest.min * factor), least),
+    max: down(rest.max * factor),
+    ready: up(rest.min * factor),
+  });
+  if (!rest.yeasted || rest.where !== "room") return widen(shape(1));
+  const [from, to] = [Math.max(0, span[0]), Math.max(span[0] + 1, span[1])];
+  const temperatures = new Set<number>();
+  let changedAt = from;
+  for (let minute = from; minute < to; minute++) {
+    const room = roomAt(kitchen, minute);
+    if (minute > from && room !== roomAt(kitchen, minute - 1)) changedAt = minute;
+    temperatures.add(room);
+  }
+  const windows = [...temperatures].map((room) => shape(yeastFactor(rest.atC, room)));
+  if (windows.length === 1) return widen(windows[0]);
+  const late = shape(yeastFactor(rest.atC, roomAt(kitchen, to - 1)));
+  const common = {
+    min: Math.max(...windows.map((w) => w.min)),
+    max: Math.min(...windows.map((w) => w.max)),
+    ready: Math.max(...windows.map((w) => w.ready)),
+  };
+  const roomy = to - changedAt >= 2 * late.max && to - from < MINUTES_A_DAY;
+  return roomy || common.min >= common.max ? { ...widen(late), earliest: changedAt } : widen(common);
+}
+
+const widen = (window: RestWindow): RestWindow => ({ ...window, max: Math.max(window.min, window.max) });

@@ -1,0 +1,134 @@
+import type { ProblemInput } from "../../schedule/problem";
+import { isCarrier, type Capacities } from "../../kitchen/capacity";
+import { sizeOf } from "../../gathering/demands";
+import type { Cook, Kitchen } from "../request";
+import type { Tend } from "./timing";
+import { piecesIn, type Work } from "../../batching/work";
+
+type TaskInput = ProblemInput["tasks"][number];
+export type UseInput = NonNullable<TaskInput["uses"]>[number];
+
+/** Needed only while hands are at work; the first four are done without where the kitchen has none. */
+const SMALL_TOOLS = ["scale", "probe", "rolling-pin", "piping-bag", "worktop"];
+
+/** Pool in which "somebody is about" is counted, for steps that only need a cook within reach. */
+export const ABOUT = "somebody-about";
+
+/** Units of a piece of equipment that is a pool; undefined for chambers and for what the kitchen does not have. */
+export function poolSize(id: string, kitchen: Kitchen): number | undefined {
+  const e = kitchen.equipment;
+  switch (id) {
+    case "worktop":
+      return e.worktop?.places;
+    case "pot":
+      return e.pot?.litres.length;
+    case "steamer-tier":
+      return e.steamer ? e.steamer.count * e.steamer.tiers : undefined;
+    case "fridge-shelf":
+      return e["fridge-shelf"] ? e["fridge-shelf"].count * e["fridge-shelf"].fitsTraysEach : undefined;
+    default: {
+      const entry = (e as Record<string, unknown>)[id] as { count?: number } | undefined;
+      return entry?.count;
+    }
+  }
+}
+
+export const chamberIds = (id: "oven" | "steamer" | "fryer", kitchen: Kitchen): string[] =>
+  Array.from({ length: kitchen.equipment[id]?.count ?? 0 }, (_, i) => (i === 0 ? id : `${id}-${i + 1}`));
+
+/** Setting in °C in this kitchen: an oven without a fan is set 20 °C higher. */
+export const settingHere = (id: string, settingC: number, kitchen: Kitchen): number =>
+  id === "oven" && kitchen.equipment.oven?.fan === false ? settingC + 20 : settingC;
+
+export interface EquipmentUse extends UseInput {
+  /** Amount before fractions are made whole, with the pool it belongs to. */
+  readonly share?: number;
+}
+
+/** What a work takes of the equipment. Sentences for what the kitchen lacks go to `lacks`. */
+export function equipmentUses(
+  work: Work,
+  tends: readonly Tend[],
+  kitchen: Kitchen,
+  capacities: Capacities,
+  fryRank: (work: Work) => number,
+  lacks: (text: string) => void,
+): EquipmentUse[] {
+  const { step } = work;
+  const uses: EquipmentUse[] = [];
+  const name = `${work.item.name}: ${step.kind}`;
+  for (const entry of step.equipment) {
+    if (entry.id === "oven" || entry.id === "steamer" || entry.id === "fryer") {
+      const ids = chamberIds(entry.id, kitchen);
+      const setting = settingHere(entry.id, entry.settingC ?? 100, kitchen);
+      const most =
+        entry.id === "oven" ? kitchen.equipment.oven?.maxC : entry.id === "fryer" ? kitchen.equipment.fryer?.maxC : undefined;
+      if (ids.length === 0) lacks(`${name} needs ${entry.id === "oven" ? "an" : "a"} ${entry.id}, and this kitchen has none`);
+      else if (most !== undefined && setting > most) lacks(`${name} needs ${setting} °C, and the ${entry.id} reaches ${most} °C`);
+      else uses.push(chamberUse(entry.id, ids, setting, work, kitchen, fryRank));
+      if (entry.id === "steamer" && poolSize("steamer-tier", kitchen))
+        uses.push({ resource: "steamer-tier", share: tiersOf(work, capacities, kitchen) });
+      continue;
+    }
+    const id = isCarrier(entry.id) && work.carrier ? work.carrier : entry.id;
+    const there = poolSize(id, kitchen) ?? 0;
+    const small = SMALL_TOOLS.includes(id);
+    if (there <= 0) {
+      if (!small || id === "worktop") lacks(`${name} needs ${id}, and this kitchen has none`);
+      continue;
+    }
+    const each = entry.amount ?? 1;
+    const share = id === "tins" ? piecesIn(work) : isCarrier(id) ? each * work.carriers : each;
+    if (share > there) {
+      lacks(`${name} needs ${share} of ${id} at once, and this kitchen has ${there}`);
+      continue;
+    }
+    if (!small || step.attention === "hands-on") uses.push({ resource: id, share });
+    else for (const tend of tends) uses.push({ resource: id, share, from: tend.from, minutes: Math.max(...tend.minutes) });
+  }
+  return uses;
+}
+
+function tiersOf(work: Work, capacities: Capacities, kitchen: Kitchen): number {
+  const tiers = kitchen.equipment.steamer?.tiers ?? 1;
+  return Math.min(tiers, Math.max(1, Math.ceil(sizeOf(work.range) / (capacities.tier ?? sizeOf(work.range)))));
+}
+
+function chamberUse(
+  id: "oven" | "steamer" | "fryer",
+  ids: readonly string[],
+  setting: number,
+  work: Work,
+  kitchen: Kitchen,
+  fryRank: (work: Work) => number,
+): EquipmentUse {
+  const resource = ids.length === 1 ? ids[0] : [...ids];
+  if (id === "oven") return { resource, amount: work.carriers, setting };
+  // The lid stays shut: a steamer filling has the whole stack to itself, whatever tiers it needs.
+  if (id === "steamer") return { resource, amount: kitchen.equipment.steamer?.tiers ?? 1, setting };
+  return { resource, amount: 1, setting, rank: fryRank(work) };
+}
+
+/** Hands for a work: throughout for hands-on work, else for its tends, each a choice of its own. */
+export function handUses(work: Work, tends: readonly Tend[], cooks: readonly Cook[]): UseInput[] {
+  const ids = cooks.map((cook) => cook.id);
+  const resource = ids.length === 1 ? ids[0] : ids;
+  const uses: UseInput[] = [];
+  if (work.step.attention === "hands-on") for (let i = 0; i < Math.max(1, work.step.hands); i++) uses.push({ resource });
+  else
+    for (const { from, minutes } of tends)
+      uses.push({
+        resource,
+        from,
+        minutes: ids.length === 1 || minutes.every((m) => m === minutes[0]) ? minutes[0] : [...minutes],
+      });
+  if (work.step.attention === "glance") uses.push({ resource: ABOUT });
+  return uses;
+}
+
+/** Smallest whole factor that makes every share of a pool a whole number. */
+export function wholeFactor(shares: readonly number[]): number {
+  const whole = (k: number) => shares.every((share) => Math.abs(share * k - Math.round(share * k)) < 1e-9);
+  for (let k = 1; k <= 100; k++) if (whole(k)) return k;
+  return 1000;
+}

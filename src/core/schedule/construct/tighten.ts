@@ -1,0 +1,43 @@
+import { Cursor } from "./cursor";
+import type { Model } from "../model";
+import type { Occupancy } from "./occupancy";
+import type { Windows } from "./windows";
+
+/**
+ * Narrows the windows by what each task could get if it were alone: hours, breaks, capacities, warm-up. Valid for
+ * every schedule, so an empty window is a proof that none exists.
+ * @returns the task that fits nowhere, or −1
+ */
+export function tighten(model: Model, windows: Windows, occupancy: Occupancy): number {
+  const early = new Cursor(model, windows, occupancy);
+  const late = new Cursor(model, windows, occupancy);
+  // Windows with which each task was looked at last: within the same nothing new comes out.
+  const { lo, hi } = windows;
+  const seen = new Int32Array(4 * model.n).fill(-1);
+  for (let changed = true; changed;) {
+    changed = false;
+    for (let i = 0; i < model.n; i++) {
+      if (model.uses[i].length === 0) continue;
+      const s = 2 * i;
+      const e = s + 1;
+      const at = 4 * i;
+      if (lo[s] === seen[at] && hi[s] === seen[at + 1] && lo[e] === seen[at + 2] && hi[e] === seen[at + 3]) continue;
+      early.begin(i, "early");
+      if (!early.next()) return i;
+      occupancy.remove(i);
+      late.begin(i, "late");
+      if (!late.next()) return i;
+      occupancy.remove(i);
+      // The first start that works, and the last end: what lies outside works with no choice of cook or stretch.
+      if (early.start > lo[s] || late.end < hi[e]) {
+        changed = true;
+        if (!windows.narrow(i, early.start, late.end)) return windows.failedAt >> 1;
+      }
+      seen[at] = lo[s];
+      seen[at + 1] = hi[s];
+      seen[at + 2] = lo[e];
+      seen[at + 3] = hi[e];
+    }
+  }
+  return -1;
+}
