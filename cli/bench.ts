@@ -2,7 +2,7 @@
 import { readFileSync } from "node:fs";
 import { Budget } from "@/core/schedule/budget";
 import { parseProblem, type ProblemInput } from "@/core/schedule/problem";
-import { Solver } from "@/core/schedule/improve/solver";
+import { Solver } from "@/core/schedule/solver";
 import { hardDay } from "@tests/hard-days";
 import { CLASSICS, jobShop, SIX, TEN } from "@tests/job-shops";
 import { kitchen } from "@tests/kitchens";

@@ -1,6 +1,8 @@
 import { ItemSchema, type Item } from "@/core/item/schema";
 import { parseRequest } from "@/core/plan/pipeline";
-import { KitchenSchema, type GatheringInput, type Kitchen, type PlanRequest } from "@/core/plan/request";
+import { type PlanRequest } from "@/core/plan/request";
+import { type GatheringInput } from "@/core/gathering/schema";
+import { KitchenSchema, type Kitchen } from "@/core/kitchen/schema";
 import gatherings from "@/db/demo/gatherings.json";
 import items from "@/db/demo/items.json";
 import kitchens from "@/db/demo/kitchens.json";

@@ -3,10 +3,12 @@
  * the reading of items (options, variants) with the planner and nothing else.
  */
 import { capacitiesOf, isCarrier } from "@/core/kitchen/capacity";
-import { planDays, roomAt } from "@/core/gathering/calendar";
+import { planDays } from "@/core/gathering/calendar";
+import { roomAt } from "@/core/kitchen/room";
 import type { Step } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/plan";
-import { SKILL_FACTOR, type PlanRequest } from "@/core/plan/request";
+import { type PlanRequest } from "@/core/plan/request";
+import { SKILL_FACTOR } from "@/core/process/hands";
 import { resolveItem, throughStep, type ResolvedItem } from "@/core/item/resolve";
 import { verify } from "@/core/schedule/verify";
 

@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import { ItemSchema } from "@/core/item/schema";
-import { GatheringSchema, KitchenSchema } from "@/core/plan/request";
+import { GatheringSchema } from "@/core/gathering/schema";
+import { KitchenSchema } from "@/core/kitchen/schema";
 import type { Db } from "./database";
 import demoGatherings from "./demo/gatherings.json";
 import demoItems from "./demo/items.json";

@@ -1,5 +1,5 @@
 import { asc, eq } from "drizzle-orm";
-import { GatheringSchema, type Gathering } from "@/core/plan/request";
+import { GatheringSchema, type Gathering } from "@/core/gathering/schema";
 import type { Db } from "./database";
 import { gatherings } from "./schema";
 

@@ -1,5 +1,5 @@
 import { eq } from "drizzle-orm";
-import { KitchenSchema, type Kitchen } from "@/core/plan/request";
+import { KitchenSchema, type Kitchen } from "@/core/kitchen/schema";
 import type { Db } from "./database";
 import { kitchens } from "./schema";
 

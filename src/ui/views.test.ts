@@ -1,5 +1,6 @@
 import { demoGathering, demoInput, demoItem, demoKitchen, expectRequest, TODAY } from "@tests/demo";
-import { makePlan, quantitiesOf } from "@/core/plan/pipeline";
+import { makePlan } from "@/core/plan/pipeline";
+import { quantitiesOf } from "@/core/plan/quantities";
 import { demandRow, spreadTotal } from "./gathering/gathering.view-model";
 import { issueAt } from "./gathering/issues";
 import { checkDraft, planKey, requestOf } from "./plan/plan-state";

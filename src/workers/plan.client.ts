@@ -4,7 +4,7 @@ import { slipOf } from "@/core/plan/slip";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
 import type { Replanned } from "@/core/schedule/replan/replan";
-import type { SoFar } from "@/core/schedule/replan/execution-state";
+import type { ExecutionState } from "@/core/schedule/replan/execution-state";
 import type { PlanService } from "./plan.protocol";
 
 export interface Run<T> {
@@ -68,5 +68,9 @@ export const runPlan = (
   from?: Plan,
 ): Run<Plan> => ask((service) => service.plan(request, from, proxy(told.better), proxy(told.progress)));
 
-export const runReplan = (plan: Plan, soFar: SoFar, seconds: number, better: (answer: Replanned) => void): Run<Replanned> =>
-  ask((service) => service.replan(plan.problem, plan.solution, soFar, seconds, proxy(better)));
+export const runReplan = (
+  plan: Plan,
+  soFar: ExecutionState,
+  seconds: number,
+  better: (answer: Replanned) => void,
+): Run<Replanned> => ask((service) => service.replan(plan.problem, plan.solution, soFar, seconds, proxy(better)));

@@ -3,7 +3,7 @@ import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
 import type { Problem } from "@/core/schedule/problem";
 import type { Replanned } from "@/core/schedule/replan/replan";
-import type { SoFar } from "@/core/schedule/replan/execution-state";
+import type { ExecutionState } from "@/core/schedule/replan/execution-state";
 import type { Solution } from "@/core/schedule/solution";
 
 /** What the planning worker can be asked. Callbacks come as Comlink proxies. */
@@ -19,5 +19,11 @@ export interface PlanService {
     progress: (state: Progress) => void,
   ): Promise<Plan>;
   /** The rest of a day that is under way, within so many seconds; tells of the first answer and of better ones. */
-  replan(problem: Problem, old: Solution, soFar: SoFar, seconds: number, better: (answer: Replanned) => void): Promise<Replanned>;
+  replan(
+    problem: Problem,
+    old: Solution,
+    soFar: ExecutionState,
+    seconds: number,
+    better: (answer: Replanned) => void,
+  ): Promise<Replanned>;
 }

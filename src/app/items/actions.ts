@@ -4,7 +4,7 @@ import { z } from "zod";
 import { noteUsed } from "@/core/item/by-feel";
 import { copyOf } from "@/core/item/recipe";
 import { ItemSchema } from "@/core/item/schema";
-import { itemIssues } from "@/core/plan/request-check";
+import { itemIssues } from "@/core/item/check";
 import { fail, ok, type Issues, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";

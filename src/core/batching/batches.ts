@@ -1,4 +1,5 @@
-import { overlaps, sizeOf, type Demand, type Range } from "../gathering/demands";
+import { type Demand } from "../gathering/demands";
+import { overlaps, sizeOf, type Range } from "../shared/range";
 import type { Component, Item } from "../item/schema";
 import { mixedDoughPerPiece, type Group } from "./groups";
 

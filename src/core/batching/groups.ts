@@ -1,8 +1,9 @@
 import { chamberOf, loadCapacity, usesEquipment, type Capacities } from "../kitchen/capacity";
-import { sizeOf, type Demand, type Range } from "../gathering/demands";
+import { type Demand } from "../gathering/demands";
+import { sizeOf, type Range } from "../shared/range";
 import type { Item, Step } from "../item/schema";
 import { cut, mixSizes } from "./partition";
-import type { Kitchen } from "../plan/request";
+import type { Kitchen } from "../kitchen/schema";
 
 /** Pieces whose dough is mixed, or whose filling is cooked, together. */
 export interface Group {

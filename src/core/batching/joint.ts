@@ -1,8 +1,8 @@
 import { evenParts } from "../quantities/apportion";
 import { usesEquipment } from "../kitchen/capacity";
-import { sizeOf, type Range } from "../gathering/demands";
+import { sizeOf, type Range } from "../shared/range";
 import type { Step } from "../item/schema";
-import type { Kitchen } from "../plan/request";
+import type { Kitchen } from "../kitchen/schema";
 import { mixedDoughPerPiece, type Group } from "./groups";
 
 /** What a set of ingredients is, whatever its amount: names and shares to half a percent. */

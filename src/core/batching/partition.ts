@@ -1,5 +1,5 @@
 import { evenParts } from "../quantities/apportion";
-import { sizeOf, type Range } from "../gathering/demands";
+import { sizeOf, type Range } from "../shared/range";
 
 /** Cuts a range into parts of the given sizes, in order. */
 export function cut([from]: Range, sizes: readonly number[]): Range[] {

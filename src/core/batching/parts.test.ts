@@ -1,8 +1,10 @@
 import fc from "fast-check";
 import { demoItem, demoKitchen } from "@tests/demo";
-import { evenParts, roundUpToCarrier } from "../quantities/apportion";
+import { evenParts } from "../quantities/apportion";
+import { roundUpToCarrier } from "../quantities/round-up";
 import { capacitiesOf } from "../kitchen/capacity";
-import { gatheringDate, planDays, roomAt } from "../gathering/calendar";
+import { gatheringDate, planDays } from "../gathering/calendar";
+import { roomAt } from "../kitchen/room";
 import { cutAt, fullLoads, lotsOf, mixSizes } from "./partition";
 import { resolveItem } from "../item/resolve";
 

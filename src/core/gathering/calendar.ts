@@ -1,6 +1,7 @@
 import { addDays, differenceInCalendarDays, format, parseISO } from "date-fns";
 import { MINUTES_A_DAY, minutesOfClock } from "../shared/clock";
-import type { Gathering, Kitchen, PlanRequest } from "../plan/request";
+import type { Occasion } from "./occasion";
+import type { Gathering } from "./schema";
 
 const WEEKDAYS = ["Sunday", "Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday"];
 
@@ -23,7 +24,7 @@ export interface PlanDays {
   minute(day: number, clock: string): number;
 }
 
-export function planDays(request: Pick<PlanRequest, "today" | "gathering" | "kitchen">): PlanDays {
+export function planDays(request: Pick<Occasion, "today" | "gathering" | "kitchen">): PlanDays {
   const date = gatheringDate(request.gathering.date, request.today);
   const days = request.kitchen.cooks.flatMap((cook) => cook.hours.map((hours) => hours.day));
   const firstDay = days.length > 0 ? Math.min(...days) : 0;
@@ -37,24 +38,3 @@ export function planDays(request: Pick<PlanRequest, "today" | "gathering" | "kit
 
 /** Whole days from one date to another, both yyyy-mm-dd. */
 export const daysBetween = (from: string, to: string): number => differenceInCalendarDays(parseISO(to), parseISO(from));
-
-const curves = new WeakMap<Kitchen["roomC"], Float64Array>();
-
-/** Room temperature at each minute of a day, °C; before the first and after the last entry the nearest holds. */
-function dayCurve(roomC: Kitchen["roomC"]): Float64Array {
-  const known = curves.get(roomC);
-  if (known) return known;
-  const bands = roomC.map(({ from, to, c }) => ({ from: minutesOfClock(from) ?? 0, to: minutesOfClock(to) ?? MINUTES_A_DAY, c }));
-  const distance = ({ from, to }: { from: number; to: number }, minute: number) =>
-    from <= minute && minute < to ? -1 : Math.min(Math.abs(minute - from), Math.abs(minute - to + 1));
-  const curve = Float64Array.from(
-    { length: MINUTES_A_DAY },
-    (_, minute) => bands.reduce((best, band) => (distance(band, minute) < distance(best, minute) ? band : best)).c,
-  );
-  curves.set(roomC, curve);
-  return curve;
-}
-
-/** Room temperature, °C, at a minute of the plan. */
-export const roomAt = (kitchen: Kitchen, minute: number): number =>
-  dayCurve(kitchen.roomC)[((minute % MINUTES_A_DAY) + MINUTES_A_DAY) % MINUTES_A_DAY];

@@ -1,11 +1,9 @@
+import { Range } from "../shared/range";
 import type { Item, Path, Step } from "../item/schema";
 import type { PlanDays } from "./calendar";
 import { countWaves, type HeadcountAnswer } from "./headcount";
-import type { PlanRequest } from "../plan/request";
+import type { Occasion } from "./occasion";
 import { resolveItem, throughStep, type ResolvedItem } from "../item/resolve";
-
-/** Pieces `[from, to)` of an item, numbered through all that is made of it. */
-export type Range = readonly [number, number];
 
 /** One want: so many pieces of one item with one filling, for one wave or for the freezer. */
 export interface Demand {
@@ -23,9 +21,6 @@ export interface Demand {
   readonly steps: readonly Step[];
 }
 
-export const overlaps = (a: Range, b: Range): boolean => a[0] < b[1] && b[0] < a[1];
-export const sizeOf = ([from, to]: Range): number => to - from;
-
 interface Want {
   readonly for: string;
   readonly choices: Readonly<Record<string, string>>;
@@ -36,7 +31,7 @@ interface Want {
 }
 
 /** All demands of a gathering in order: waves as they stand, then the freezer; each item's pieces numbered through. */
-export function demandsOf(request: PlanRequest, days: PlanDays): { demands: Demand[]; headcount: HeadcountAnswer } {
+export function demandsOf(request: Occasion, days: PlanDays): { demands: Demand[]; headcount: HeadcountAnswer } {
   const items = new Map(request.items.map((item) => [item.id, item]));
   const { gathering, kitchen } = request;
   const headcount = countWaves(gathering, items, kitchen);
@@ -90,7 +85,7 @@ function partsOf(pieces: number, split: readonly { filling: string; pieces: numb
   });
 }
 
-function demandFor(item: Item, entry: Want, range: Range, ahead: PlanRequest["gathering"]["doneAhead"]): Demand {
+function demandFor(item: Item, entry: Want, range: Range, ahead: Occasion["gathering"]["doneAhead"]): Demand {
   const resolved = resolveItem(item, entry.choices, entry.filling);
   const through = ahead.filter((a) => range[0] < (a.pieces ?? Infinity)).map((a) => a.through);
   const frozen = through.some((id) => ["freeze", "bag"].includes(resolved.steps.find((step) => step.id === id)?.kind ?? ""));

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { demoItem, demoKitchen } from "@tests/demo";
 import { countWaves, suits } from "./headcount";
-import { GatheringSchema } from "../plan/request";
+import { GatheringSchema } from "./schema";
 
 const kitchen = demoKitchen("boathouse");
 const items = new Map(["bow-seat-bun", "mooring-bun", "oarlock-turnover", "slipway-pie"].map((id) => [id, demoItem(id)]));

@@ -1,7 +1,8 @@
-import { roundUpToCarrier } from "../quantities/apportion";
+import { roundUpToCarrier } from "../quantities/round-up";
 import { capacitiesOf, loadCapacity } from "../kitchen/capacity";
 import type { Item } from "../item/schema";
-import type { Gathering, Guests, Kitchen } from "../plan/request";
+import type { Gathering, Guests } from "./schema";
+import type { Kitchen } from "../kitchen/schema";
 import { resolveItem, throughStep, type ResolvedItem } from "../item/resolve";
 
 /** Up to this much more than needed is made where that fills the last carrier, %. (A quarter is the most that is allowed.) */

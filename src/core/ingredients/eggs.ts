@@ -1,5 +1,6 @@
-import { eggGrams, noSuchEgg } from "../quantities/units";
-import { ok, type Result } from "../shared/issue";
+import { fail, ok, type Result } from "../shared/issue";
+import ingredients from "../tables/ingredients.json";
+
 import { up } from "../shared/rounding";
 
 /** Whole eggs for egg in grams and a wash: what is short is made up with water or milk, what is left has a use. Issues: `unknown` size. */
@@ -18,11 +19,18 @@ export function wholeEggs(input: { neededG: number; washG: number; region: strin
   return ok({ eggs, gotG, shortG: Math.max(0, total - gotG), leftG: Math.max(0, gotG - total) });
 }
 
-export type Yeast = "fresh" | "active-dry" | "instant";
-/** What replaces 1 g of fresh yeast, g. */
-const EQUAL_TO_FRESH: Readonly<Record<Yeast, number>> = { fresh: 1, "active-dry": 0.4, instant: 0.33 };
+export type EggPart = "whole" | "white" | "yolk";
 
-/** The same rise from another kind of yeast. */
-export const convertYeast = ({ grams, from, to }: { grams: number; from: Yeast; to: Yeast }): { grams: number } => ({
-  grams: (grams / EQUAL_TO_FRESH[from]) * EQUAL_TO_FRESH[to],
-});
+const EGGS: Readonly<Record<string, Readonly<Record<EggPart, number>> | undefined>> = ingredients.eggs;
+
+/** One egg of a size without its shell, g; undefined where the region has no such size. */
+export const eggGrams = (region: string, size: string, part: EggPart): number | undefined => EGGS[`${region}-${size}`]?.[part];
+
+/** Eggs in grams without shell. Issues: `unknown` size. */
+export function eggs(input: { count: number; region: string; size: string; part: EggPart }): Result<{ grams: number }> {
+  const each = eggGrams(input.region, input.size, input.part);
+  return each === undefined ? noSuchEgg(input) : ok({ grams: input.count * each });
+}
+
+export const noSuchEgg = ({ region, size }: { region: string; size: string }) =>
+  fail({ code: "unknown", path: ["size"], got: size, wanted: `a size of eggs sold in ${region}` });

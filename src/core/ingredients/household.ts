@@ -4,7 +4,8 @@ import { matchIngredient } from "./names";
 import type { ParsedLine } from "./parse-line";
 import type { System } from "../quantities/unit-table";
 import { measureOf } from "../quantities/unit-table";
-import { eggGrams, isKnownIngredient, toGrams } from "../quantities/units";
+import { isKnownIngredient, toGrams } from "./grams";
+import { eggGrams } from "./eggs";
 
 const DENSITY: Readonly<Record<string, number>> = ingredients.gramsPerCup240;
 

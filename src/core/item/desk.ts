@@ -1,26 +1,11 @@
+import { isFlour } from "../ingredients/flour";
+import { FAT_PCT } from "../ingredients/fat";
 import type { Component, Item } from "./schema";
 import { matchIngredient } from "../ingredients/names";
 import { fail, ok, type Result } from "../shared/issue";
 import { sum } from "../shared/rounding";
 import { balance } from "./filling";
-import { waterShare } from "./formula";
-
-/** Fat in ingredients, %. */
-export const FAT_PCT: Readonly<Record<string, number>> = {
-  butter: 82,
-  margarine: 80,
-  lard: 100,
-  shortening: 100,
-  suet: 100,
-  ghee: 100,
-  oil: 100,
-  "oil-olive": 100,
-  cream: 35,
-  "cream-cheese": 33,
-  egg: 10,
-  "egg-yolk": 27,
-  milk: 3.5,
-};
+import { waterShare } from "../ingredients/water";
 
 /** Where a component stands: a part of the dough (its place), or the filling. */
 export type Place = { readonly in: "dough"; readonly part: number } | { readonly in: "filling" };
@@ -178,12 +163,6 @@ export const renameComponent = (item: Item, place: Place, index: number, name: s
     place,
     componentsAt(item, place).map((c, i) => (i === index ? { ...c, name } : c)),
   );
-
-/** Whether a name is a flour, which counts towards the 100 %. */
-export const isFlour = (name: string): boolean => {
-  const id = matchIngredient(name);
-  return id !== undefined && (id.startsWith("flour-") || id === "semolina" || id === "cornmeal" || id === "masa-harina");
-};
 
 /** An id from a name that none of the others has. */
 export function freshId(name: string, taken: readonly string[]): string {

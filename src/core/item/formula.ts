@@ -1,6 +1,6 @@
+import { waterShare } from "../ingredients/water";
 import { fail, ok, type Result } from "../shared/issue";
 import { sum } from "../shared/rounding";
-import ingredients from "../tables/ingredients.json";
 
 interface PercentLine {
   readonly id: string;
@@ -56,11 +56,6 @@ export function percentsFromGrams({
   const pct = added(lines.map(({ id, grams }) => [id, (100 * grams) / flourG]));
   return ok({ flourG, pct, sumPct: sum(Object.values(pct)) });
 }
-
-const WATER_PCT: Readonly<Record<string, number>> = ingredients.waterPct;
-
-/** Share of water in an ingredient, %: 0 where the table has none. Kitchen figures. */
-export const waterShare = (id: string): number => (Object.hasOwn(WATER_PCT, id) ? WATER_PCT[id] : 0);
 
 /** Water in all the lines, on the flour; milk, egg and butter count by what they hold. */
 export function hydration({

@@ -5,12 +5,15 @@ import type { Result } from "../shared/issue";
 import { issueText } from "../shared/issue-text";
 import { addComponent, componentsAt, deskTotals, freshId, removeComponent, scaleFilling, setGrams, setPercent } from "./desk";
 import { cutWithRerolls, doughFor, doughForRounds, piecesFromDough } from "./dough";
-import { convertYeast, wholeEggs } from "../ingredients/eggs";
+import { wholeEggs } from "../ingredients/eggs";
+import { convertYeast } from "../ingredients/yeast";
 import { balance, fillingYield } from "./filling";
-import { gramsFromPercents, holdBack, hydration, percentsFromGrams, waterShare } from "./formula";
+import { gramsFromPercents, holdBack, hydration, percentsFromGrams } from "./formula";
+import { waterShare } from "../ingredients/water";
 import { copyOf, itemFromRecipe, measuredIn, readLines } from "./recipe";
 import { dietsOf, tagsOf } from "../ingredients/tags";
-import { orderLoads, propagateAllergens } from "../ingredients/allergens";
+import { propagateAllergens } from "../ingredients/allergens";
+import { orderLoads } from "../batching/load-order";
 
 const value = <T>(result: Result<T>): T => {
   if (!result.ok) throw new Error(issueText(result.issues[0]));

@@ -5,7 +5,8 @@ import { parseLine, type ParsedLine } from "../ingredients/parse-line";
 import type { System } from "../quantities/unit-table";
 import { fail, ok, type Issue, type Result } from "../shared/issue";
 import { sum } from "../shared/rounding";
-import { freshId, isFlour } from "./desk";
+import { freshId } from "./desk";
+import { isFlour } from "../ingredients/flour";
 import { dietsOf, tagsOf } from "../ingredients/tags";
 
 /** One pasted line and what was understood of it. */

@@ -1,5 +1,5 @@
 import { demoItem } from "@tests/demo";
-import { itemIssues } from "../plan/request-check";
+import { itemIssues } from "./check";
 import { ItemSchema, type Item } from "./schema";
 import type { Result } from "../shared/issue";
 import { addBlindBake, editStep, heatedBy, removeStep } from "./step-edit";

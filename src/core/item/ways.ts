@@ -2,7 +2,8 @@ import type { Component, Item } from "./schema";
 import { disc } from "../quantities/geometry";
 import { matchIngredient } from "../ingredients/names";
 import { doughProtein, biteText } from "./checks";
-import { deskTotals, FAT_PCT, freshId } from "./desk";
+import { deskTotals, freshId } from "./desk";
+import { FAT_PCT } from "../ingredients/fat";
 import { cutWithRerolls } from "./dough";
 import { fillingLimit } from "./seasoning";
 

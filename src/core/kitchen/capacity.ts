@@ -1,5 +1,5 @@
 import type { Item, Step } from "../item/schema";
-import type { Kitchen } from "../plan/request";
+import type { Kitchen } from "./schema";
 
 /** Sizes for which the items' capacities hold, mm and ml. */
 const STANDARD = { tray: [400, 300], board: [600, 400], tierMm: 280, panMm: 300, oilMl: 4000 } as const;

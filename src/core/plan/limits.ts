@@ -1,8 +1,9 @@
 import { lengthText } from "../shared/clock";
 import { capacitiesOf, chamberOf, loadCapacity } from "../kitchen/capacity";
-import { sizeOf, type Demand } from "../gathering/demands";
-import type { Kitchen } from "./request";
-import { chamberIds } from "./expand/uses";
+import { type Demand } from "../gathering/demands";
+import { sizeOf } from "../shared/range";
+import type { Kitchen } from "../kitchen/schema";
+import { chamberIds } from "../kitchen/equipment";
 
 /**
  * Demands that cannot be kept whatever the timetable: the loads of one item must go through one chamber after another

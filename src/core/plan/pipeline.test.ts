@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { demoInput, demoItem, demoKitchen, DEMO_GATHERINGS, expectRequest, TODAY } from "@tests/demo";
 import { brokenRules } from "@tests/plan-rules";
-import { makePlan, parseRequest, quantitiesOf } from "./pipeline";
+import { makePlan, parseRequest } from "./pipeline";
+import { quantitiesOf } from "./quantities";
 import type { Plan } from "./plan";
 
 /** Without a clock the plan depends on the request alone. */

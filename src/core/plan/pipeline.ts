@@ -1,21 +1,19 @@
+import { Quantities, quantitiesOf } from "./quantities";
 import { fail, ok, type Issue, type Issues, type Result } from "../shared/issue";
 import { parseWith } from "../shared/parse";
 import { parseProblem, type Problem } from "../schedule/problem";
 import { Budget, type Progress } from "../schedule/budget";
-import { guessAt } from "../schedule/construct/search";
-import { Solver } from "../schedule/improve/solver";
+import { guessAt } from "../schedule/construct/schedule";
+import { Solver } from "../schedule/solver";
 import type { Solution } from "../schedule/solution";
-import { batchesOf, type Batch } from "../batching/batches";
-import { planDays, type PlanDays } from "../gathering/calendar";
-import { demandsOf, type Demand } from "../gathering/demands";
+import { batchesOf } from "../batching/batches";
 import { expand, type Expansion } from "./expand/expand";
-import { suits, type HeadcountAnswer } from "../gathering/headcount";
-import { holdLimits } from "./limits";
+import { suits } from "../gathering/headcount";
 import type { Note, PieceCount, Plan } from "./plan";
 import { loadsIn, lotsIn, oilNotes, servesIn } from "./read";
 import { RequestSchema, type PlanRequest } from "./request";
 import { requestIssues } from "./request-check";
-import { PLAIN, strategies, type Strategy } from "../batching/strategy";
+import { strategies, type Strategy } from "../batching/strategy";
 
 /** Reads a request and checks what its fields say about each other. */
 export function parseRequest(input: unknown): Result<PlanRequest> {
@@ -23,50 +21,6 @@ export function parseRequest(input: unknown): Result<PlanRequest> {
   if (!parsed.ok) return parsed;
   const issues: Issue[] = requestIssues(parsed.value);
   return issues.length > 0 ? fail(...(issues as unknown as Issues)) : ok(parsed.value);
-}
-
-/** The part of a plan that needs no timetable: at hand at once, while the cook types. */
-export interface Quantities {
-  readonly days: PlanDays;
-  readonly demands: readonly Demand[];
-  readonly headcount: HeadcountAnswer;
-  readonly pieces: readonly PieceCount[];
-  readonly batches: readonly Batch[];
-  readonly expansion: Expansion;
-  /** Sentences that already prove that there is no timetable. */
-  readonly limits: readonly string[];
-}
-
-export function quantitiesOf(request: PlanRequest): Quantities {
-  const days = planDays(request);
-  const { demands, headcount } = demandsOf(request, days);
-  const expansion = expand(request, days, demands, PLAIN);
-  const limits = [...expansion.blockers, ...holdLimits(demands, request.kitchen)];
-  return {
-    days,
-    demands,
-    headcount,
-    pieces: piecesOf(demands, headcount),
-    batches: batchesOf(expansion.workload.groups, demands),
-    expansion,
-    limits,
-  };
-}
-
-function piecesOf(demands: readonly Demand[], headcount: HeadcountAnswer): PieceCount[] {
-  return demands.map((demand) => {
-    const count = headcount.counts.find((c) => c.wave === demand.for && c.recipe === demand.item.id);
-    const pieces = demand.range[1] - demand.range[0];
-    const whole = count?.pieces === pieces;
-    return {
-      for: demand.for,
-      item: demand.item.id,
-      variant: demand.resolved.filling,
-      needed: whole ? (count?.needed ?? null) : null,
-      pieces,
-      range: demand.range,
-    };
-  });
 }
 
 const samePieces = (a: readonly PieceCount[], b: readonly PieceCount[]): boolean =>
@@ -148,7 +102,7 @@ export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
     const way = plainsTurn ? ways[0] : open[next++ % open.length];
     const clock =
       seconds === undefined
-        ? { dives: TURN_STEPS }
+        ? { passes: TURN_STEPS }
         : {
             seconds: left(),
             firstBy:

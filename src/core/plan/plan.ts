@@ -1,8 +1,8 @@
 import type { Problem } from "../schedule/problem";
 import type { Solution } from "../schedule/solution";
 import type { Batch } from "../batching/batches";
-import type { Range } from "../gathering/demands";
-import type { TaskInfo } from "./expand/expand";
+import type { Range } from "../shared/range";
+import type { TaskInfo } from "./task-info";
 
 export interface PieceCount {
   readonly for: string;

@@ -1,7 +1,9 @@
 import type { Solution } from "../schedule/solution";
 import { isCarrier } from "../kitchen/capacity";
-import { sizeOf, type Demand } from "../gathering/demands";
-import { isReadyWork, type Expansion } from "./expand/expand";
+import { type Demand } from "../gathering/demands";
+import { sizeOf } from "../shared/range";
+import { type Expansion } from "./expand/expand";
+import { isReadyWork } from "./expand/ready";
 import { HEAT_KINDS } from "../item/schema";
 import type { Load, Lot, Note, Serve } from "./plan";
 import type { Work } from "../batching/work";

@@ -1,5 +1,5 @@
 import type { Replanned } from "../schedule/replan/replan";
-import type { SoFar } from "../schedule/replan/execution-state";
+import type { ExecutionState } from "../schedule/replan/execution-state";
 import type { Plan } from "./plan";
 import { ABOUT } from "./expand/uses";
 
@@ -7,7 +7,7 @@ import { ABOUT } from "./expand/uses";
  * The day as it stands at the moment at which a step should be over and is not: what the plan has before that is done or
  * under way, and this step takes so many minutes more.
  */
-export function slipOf(plan: Plan, task: string, minutes: number): SoFar {
+export function slipOf(plan: Plan, task: string, minutes: number): ExecutionState {
   const placed = plan.solution.tasks;
   const late = placed.find((entry) => entry.id === task)!;
   const now = late.end;

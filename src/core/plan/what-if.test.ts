@@ -1,5 +1,6 @@
 import { demoInput, expectRequest } from "@tests/demo";
-import { makePlan, quantitiesOf } from "./pipeline";
+import { makePlan } from "./pipeline";
+import { quantitiesOf } from "./quantities";
 import { byGain, changesFor, gainOf } from "./what-if";
 
 describe("one change at a time", () => {

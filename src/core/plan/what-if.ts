@@ -1,6 +1,6 @@
 import { clockText, minutesOfClock } from "../shared/clock";
 import { alikeGroups } from "../batching/joint";
-import { quantitiesOf } from "./pipeline";
+import { quantitiesOf } from "./quantities";
 import type { Plan } from "./plan";
 import type { PlanRequest } from "./request";
 import { resolveItem } from "../item/resolve";

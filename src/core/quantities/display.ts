@@ -1,6 +1,6 @@
 import { down, EPSILON, near } from "../shared/rounding";
 import { measureOf, spoonsOf, type System } from "./unit-table";
-import { fahrenheitOf } from "./units";
+import { fahrenheitOf } from "./temperature";
 
 /** Step to which a mass is shown: finer the smaller it is, g. */
 const STEPS: readonly (readonly [below: number, step: number])[] = [

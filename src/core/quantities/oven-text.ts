@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from "../shared/issue";
-import { convertTemperature, ovenDial } from "./units";
+import { convertTemperature } from "./temperature";
+import { ovenDial } from "./oven-dial";
 
 /**
  * An oven temperature as written in a recipe ("375 °F", "gas 5", "190", "180 fan") as °C of a fan oven. Without a unit,

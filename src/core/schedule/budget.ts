@@ -9,7 +9,7 @@ export interface SolveOptions {
   readonly iterations?: number;
   readonly seed?: number;
   /** Attempts at a first schedule before the search says that it found none. Default: 4,000 with no time limit, else unlimited. */
-  readonly dives?: number;
+  readonly passes?: number;
   /** Moment on the clock by which a first schedule must be there, else the search gives up. */
   readonly firstBy?: number;
   /** Told of each better schedule as it is found. */
@@ -30,7 +30,7 @@ export interface Progress {
 
 const DEFAULT_ITERATIONS = 20000;
 /** Steps towards a first schedule before the search says that it found none, where no time limit says it. */
-const DIVES = 4000;
+const PASSES = 4000;
 
 /** What is left of the limits of one search. */
 export class Budget {
@@ -40,8 +40,8 @@ export class Budget {
   constructor(private readonly options: SolveOptions) {
     this.limit = options.seconds === undefined ? Infinity : options.now() + options.seconds * 1000;
   }
-  get dives(): number {
-    return this.options.dives ?? (this.options.seconds === undefined ? DIVES : Infinity);
+  get passes(): number {
+    return this.options.passes ?? (this.options.seconds === undefined ? PASSES : Infinity);
   }
   get iterations(): number {
     return this.options.iterations ?? (this.options.seconds === undefined ? DEFAULT_ITERATIONS : Infinity);

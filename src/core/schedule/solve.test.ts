@@ -4,7 +4,7 @@ import { anyProblem, expectProblem } from "@tests/any-problem";
 import { hardDay } from "@tests/hard-days";
 import type { ProblemInput } from "./problem";
 import { solve } from "./solve";
-import type { Answer } from "./improve/solver";
+import type { Answer } from "./solver";
 import { SolutionSchema } from "./solution";
 import { verify } from "./verify";
 
@@ -54,7 +54,7 @@ describe("any small kitchen", () => {
     fc.assert(
       fc.property(anyProblem(), (input) => {
         const problem = expectProblem(input);
-        const found = solve(problem, { now, iterations: 60, dives: 300, seed: 1 });
+        const found = solve(problem, { now, iterations: 60, passes: 300, seed: 1 });
         expect(verify(problem, found)).toEqual([]);
       }),
       { numRuns: 150 },
@@ -65,8 +65,8 @@ describe("any small kitchen", () => {
     fc.assert(
       fc.property(anyProblem(6), (input) => {
         const problem = expectProblem(input);
-        const quick = solve(problem, { now, iterations: 20, dives: 300, seed: 1 });
-        const long = solve(problem, { now, iterations: 400, dives: 300, seed: 7 });
+        const quick = solve(problem, { now, iterations: 20, passes: 300, seed: 1 });
+        const long = solve(problem, { now, iterations: 400, passes: 300, seed: 7 });
         if (quick.status === "infeasible" || long.status === "infeasible") return;
         expect(quick.bound).toBeLessThanOrEqual(long.cost + 1e-6);
         if (quick.status === "optimal") expect(long.cost).toBeGreaterThanOrEqual(quick.cost - 1e-6);
@@ -80,7 +80,7 @@ describe("any small kitchen", () => {
     let optimal = 0;
     for (let seed = 0; seed < 30; seed++) {
       const problem = expectProblem(hardDay(6 + (seed % 9), seed, seed % 2 === 0 ? 0 : -3));
-      const [a, b] = [1, 2].map((s) => solve(problem, { now, iterations: 100, dives: 60, seed: s }));
+      const [a, b] = [1, 2].map((s) => solve(problem, { now, iterations: 100, passes: 60, seed: s }));
       for (const found of [a, b]) expect(verify(problem, found)).toEqual([]);
       if (a.proof || b.proof) {
         none++;

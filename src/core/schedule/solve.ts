@@ -1,7 +1,7 @@
 import { Budget, type SolveOptions } from "./budget";
 import type { Problem } from "./problem";
 import { conflictOf, conflictText } from "./explain/infeasible-subset";
-import { Solver, type Answer } from "./improve/solver";
+import { Solver, type Answer } from "./solver";
 
 /**
  * Schedules a problem: a first schedule, then better ones until the optimum is proven or a limit is reached.

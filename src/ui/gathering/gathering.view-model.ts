@@ -1,10 +1,10 @@
 import { batchesFor } from "@/core/batching/batches";
 import { alikeGroups } from "@/core/batching/joint";
-import type { Quantities } from "@/core/plan/pipeline";
+import type { Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
 import { suits } from "@/core/gathering/headcount";
 import type { PlanRequest } from "@/core/plan/request";
-import { apportion } from "@/core/quantities/count";
+import { apportion } from "@/core/quantities/apportion";
 import { carrierText } from "@/core/plan/words";
 
 /** What one item of a wave or of the freezer comes to. */

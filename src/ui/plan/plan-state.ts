@@ -1,9 +1,12 @@
 import { gatheringDate } from "@/core/gathering/calendar";
 import { minutesOfClock } from "@/core/shared/clock";
 import type { Issue } from "@/core/shared/issue";
-import { parseRequest, quantitiesOf, type Quantities } from "@/core/plan/pipeline";
+import { parseRequest } from "@/core/plan/pipeline";
+import { quantitiesOf, type Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
-import type { Gathering, GatheringInput, Kitchen, PlanRequest } from "@/core/plan/request";
+import type { PlanRequest } from "@/core/plan/request";
+import type { Gathering, GatheringInput } from "@/core/gathering/schema";
+import type { Kitchen } from "@/core/kitchen/schema";
 
 /** Most seconds a plan is looked for and improved in the browser. */
 export const PLAN_SECONDS = 20;

@@ -1,13 +1,14 @@
 import { weighingsOf, type Batch, type Ingredient, type Weighing } from "@/core/batching/batches";
-import type { Quantities } from "@/core/plan/pipeline";
+import type { Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/plan";
-import { doughPortions, fillingPortion, wholeUnits } from "@/core/quantities/portion-text";
-import { overlaps } from "@/core/gathering/demands";
-import { taskShares } from "@/core/plan/expand/expand";
+import { doughPortions, fillingPortion } from "@/core/quantities/portion-text";
+import { wholeUnits } from "@/core/ingredients/whole-units";
+import { overlaps } from "@/core/shared/range";
+import { taskShares } from "@/core/plan/task-info";
 import { heldBack, stickyCorrection } from "@/core/item/by-feel";
 import { milderPart } from "@/core/item/dish";
-import type { Guests } from "@/core/plan/request";
+import type { Guests } from "@/core/gathering/schema";
 
 type Eaters = readonly Pick<Guests, "age" | "count">[];
 

@@ -7,7 +7,7 @@ import Close from "@mui/icons-material/CloseOutlined";
 import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/batching/batches";
-import { taskShares } from "@/core/plan/expand/expand";
+import { taskShares } from "@/core/plan/task-info";
 import type { Step } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";

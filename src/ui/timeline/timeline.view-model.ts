@@ -1,6 +1,6 @@
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
-import { taskShares } from "@/core/plan/expand/expand";
+import { taskShares } from "@/core/plan/task-info";
 import type { Item, Step } from "@/core/item/schema";
 import { resolveItem } from "@/core/item/resolve";
 import { stepHere } from "@/core/plan/expand/timing";

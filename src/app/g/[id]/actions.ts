@@ -1,6 +1,6 @@
 "use server";
 import { KeptPlanSchema } from "@/core/plan/kept-plan";
-import { GatheringSchema } from "@/core/plan/request";
+import { GatheringSchema } from "@/core/gathering/schema";
 import { PantrySchema } from "@/core/batching/shopping-list";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";

@@ -1,9 +1,12 @@
+import { isReadyWork } from "./ready";
+import { TaskInfo } from "../task-info";
 import { compile } from "../../schedule/model";
 import { parseProblem, type ProblemInput } from "../../schedule/problem";
 import { Windows } from "../../schedule/construct/windows";
 import { capacitiesOf, isCarrier } from "../../kitchen/capacity";
 import type { PlanDays } from "../../gathering/calendar";
-import { sizeOf, type Demand, type Range } from "../../gathering/demands";
+import { type Demand } from "../../gathering/demands";
+import { sizeOf } from "../../shared/range";
 import { linkWorks, type Linked, type Wait } from "./precedences";
 import { chamberResources, poolResources } from "./resources";
 import { oilOrder } from "./oil";
@@ -20,27 +23,12 @@ import {
   tendsOf,
   type RestWindow,
 } from "./timing";
-import { equipmentUses, handUses, settingHere, type EquipmentUse } from "./uses";
+import { equipmentUses, handUses, type EquipmentUse } from "./uses";
+import { settingHere } from "../../kitchen/equipment";
 import { carrierText, VERB } from "../words";
 import { sharesOf, workloadOf, type Work, type Workload } from "../../batching/work";
 
 type TaskInput = ProblemInput["tasks"][number];
-
-/** Where a task of the problem comes from, for the plan that is read from its solution. */
-export interface TaskInfo {
-  readonly item: string;
-  /** Null for what the plan adds by itself: a tray that waits, a change of oil. */
-  readonly step: string | null;
-  readonly pieces: number;
-  readonly range: Range;
-  /** Pieces of other items that are mixed or cooked in one with these, under the step's name there. */
-  readonly also?: readonly { readonly item: string; readonly step: string; readonly pieces: number; readonly range: Range }[];
-  readonly for: readonly string[];
-  readonly text: string;
-}
-
-/** Pieces that a task is for, item by item, with the name of the step in each. */
-export const taskShares = ({ item, step, pieces, range, also = [] }: TaskInfo) => [{ item, step, pieces, range }, ...also];
 
 export interface Expansion {
   readonly problem: ProblemInput;
@@ -275,17 +263,6 @@ function addServing(tasks: readonly TaskInput[], workload: Workload, readyAfter:
 const servingOf = (demand: Demand): { hold?: number } => ({
   hold: demand.resolved.steps.find((step) => step.kind === "serve")?.hold?.maxMin,
 });
-
-/** Whether the work is the last before serving: a serve follows it, or nothing does. */
-export function isReadyWork(work: Work, workload: Workload): boolean {
-  const [demand] = work.demands;
-  if (demand.for === "freezer" || work.step.kind === "serve" || work.shared) return false;
-  const serve = demand.steps.find((step) => step.kind === "serve");
-  if (serve) return serve.after.some((link) => link.step === work.step.id);
-  return !workload.works.some(
-    (other) => other.demands[0] === demand && other.step.after.some((link) => link.step === work.step.id),
-  );
-}
 
 function leastDurationOf(task: TaskInput): number {
   if (typeof task.duration === "number") return task.duration;

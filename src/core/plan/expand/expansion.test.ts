@@ -2,11 +2,13 @@ import { demoInput, demoItem, demoKitchen, expectRequest, TODAY } from "@tests/d
 import { planDays } from "../../gathering/calendar";
 import { demandsOf } from "../../gathering/demands";
 import { expand } from "./expand";
-import { makePlan, quantitiesOf } from "../pipeline";
+import { makePlan } from "../pipeline";
+import { quantitiesOf } from "../quantities";
 import { linkWorks } from "./precedences";
 import { pantryKey, shoppingList } from "../../batching/shopping-list";
 import { PLAIN, strategies } from "../../batching/strategy";
-import { settingHere, wholeFactor } from "./uses";
+import { wholeFactor } from "./uses";
+import { settingHere } from "../../kitchen/equipment";
 import { workloadOf } from "../../batching/work";
 
 const one = (recipe: string, over: Record<string, unknown> = {}, choices: Record<string, string> = {}) =>

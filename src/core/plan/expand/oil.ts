@@ -1,7 +1,8 @@
 import type { ProblemInput } from "../../schedule/problem";
-import { sizeOf, type Demand } from "../../gathering/demands";
-import type { TaskInfo } from "./expand";
-import type { Kitchen } from "../request";
+import { type Demand } from "../../gathering/demands";
+import { sizeOf } from "../../shared/range";
+import type { TaskInfo } from "../task-info";
+import type { Kitchen } from "../../kitchen/schema";
 import type { Work } from "../../batching/work";
 import { cooksFor } from "./timing";
 

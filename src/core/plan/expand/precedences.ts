@@ -1,4 +1,4 @@
-import { overlaps } from "../../gathering/demands";
+import { overlaps } from "../../shared/range";
 import { isCarrier } from "../../kitchen/capacity";
 import { sharesOf, type Share, type Work } from "../../batching/work";
 

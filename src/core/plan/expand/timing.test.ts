@@ -1,6 +1,7 @@
 import { demoItem, demoKitchen } from "@tests/demo";
 import type { Step } from "../../item/schema";
-import { leastForTends, restWindow, stepHere, tendsOf, yeastFactor } from "./timing";
+import { leastForTends, restWindow, stepHere, tendsOf } from "./timing";
+import { yeastFactor } from "../../process/ferment";
 
 const step = (item: string, id: string): Step => demoItem(item).steps.find((s) => s.id === id)!;
 const at = (c: number) => ({ ...demoKitchen("boathouse"), roomC: [{ from: "06:00", to: "23:00", c }] });

@@ -1,8 +1,10 @@
+import { yeastFactor } from "../../process/ferment";
 import { MINUTES_A_DAY } from "../../shared/clock";
 import { usesEquipment } from "../../kitchen/capacity";
-import { roomAt } from "../../gathering/calendar";
+import { roomAt } from "../../kitchen/room";
 import { HEAT_KINDS, type Step } from "../../item/schema";
-import { SKILL_FACTOR, type Cook, type Kitchen } from "../request";
+import { type Cook, type Kitchen } from "../../kitchen/schema";
+import { SKILL_FACTOR } from "../../process/hands";
 import { piecesIn, type Work } from "../../batching/work";
 
 const up = (x: number) => Math.ceil(x - 1e-9);
@@ -81,9 +83,6 @@ export interface RestWindow {
   readonly earliest?: number;
   readonly latest?: number;
 }
-
-/** How much longer a yeasted rest takes at the room than at its reference: doubling for each 10 °C. */
-export const yeastFactor = (atC: number, roomC: number): number => 2 ** ((atC - roomC) / 10);
 
 /**
  * The window of a rest. A yeasted rest at room temperature follows the room: where it may fall into several

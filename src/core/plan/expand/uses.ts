@@ -1,7 +1,8 @@
+import { poolSize, chamberIds, settingHere } from "../../kitchen/equipment";
 import type { ProblemInput } from "../../schedule/problem";
 import { isCarrier, type Capacities } from "../../kitchen/capacity";
-import { sizeOf } from "../../gathering/demands";
-import type { Cook, Kitchen } from "../request";
+import { sizeOf } from "../../shared/range";
+import type { Cook, Kitchen } from "../../kitchen/schema";
 import type { Tend } from "./timing";
 import { piecesIn, type Work } from "../../batching/work";
 
@@ -13,32 +14,6 @@ const SMALL_TOOLS = ["scale", "probe", "rolling-pin", "piping-bag", "worktop"];
 
 /** Pool in which "somebody is about" is counted, for steps that only need a cook within reach. */
 export const ABOUT = "somebody-about";
-
-/** Units of a piece of equipment that is a pool; undefined for chambers and for what the kitchen does not have. */
-export function poolSize(id: string, kitchen: Kitchen): number | undefined {
-  const e = kitchen.equipment;
-  switch (id) {
-    case "worktop":
-      return e.worktop?.places;
-    case "pot":
-      return e.pot?.litres.length;
-    case "steamer-tier":
-      return e.steamer ? e.steamer.count * e.steamer.tiers : undefined;
-    case "fridge-shelf":
-      return e["fridge-shelf"] ? e["fridge-shelf"].count * e["fridge-shelf"].fitsTraysEach : undefined;
-    default: {
-      const entry = (e as Record<string, unknown>)[id] as { count?: number } | undefined;
-      return entry?.count;
-    }
-  }
-}
-
-export const chamberIds = (id: "oven" | "steamer" | "fryer", kitchen: Kitchen): string[] =>
-  Array.from({ length: kitchen.equipment[id]?.count ?? 0 }, (_, i) => (i === 0 ? id : `${id}-${i + 1}`));
-
-/** Setting in °C in this kitchen: an oven without a fan is set 20 °C higher. */
-export const settingHere = (id: string, settingC: number, kitchen: Kitchen): number =>
-  id === "oven" && kitchen.equipment.oven?.fan === false ? settingC + 20 : settingC;
 
 export interface EquipmentUse extends UseInput {
   /** Amount before fractions are made whole, with the pool it belongs to. */

@@ -3,7 +3,7 @@ import { anyProblem, expectProblem } from "@tests/any-problem";
 import { compile, takenFrom, takenUntil } from "../model";
 import { Occupancy } from "./occupancy";
 import type { Problem } from "../problem";
-import { placedIn } from "./search";
+import { placedIn } from "./schedule";
 import { solve } from "../solve";
 import { verify } from "../verify";
 

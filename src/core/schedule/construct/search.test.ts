@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { anyProblem, expectProblem } from "@tests/any-problem";
 import { seeded } from "../../shared/chance";
 import { compile } from "../model";
-import { costOf, guessAt, Search, type Schedule } from "./search";
+import { Search } from "./search";
+import { costOf, guessAt, type Schedule } from "./schedule";
 import { solve } from "../solve";
 import type { Problem } from "../problem";
 
@@ -35,17 +36,17 @@ describe("a load that bridges the pause of two others", () => {
   test("can be freed with one of them", () => expect(search.loosen(schedule, Uint8Array.of(0, 1, 1))).toBe(true));
 });
 
-test("whatever is freed of a schedule, the rest is kept and a dive fills the gap again or says that it cannot", () => {
+test("whatever is freed of a schedule, the rest is kept and a pass fills the gap again or says that it cannot", () => {
   fc.assert(
     fc.property(anyProblem(8), fc.array(fc.boolean(), { minLength: 8, maxLength: 8 }), (input, picks) => {
       const problem = expectProblem(input);
-      const solution = solve(problem, { ...NOW, iterations: 10, dives: 40 });
+      const solution = solve(problem, { ...NOW, iterations: 10, passes: 40 });
       if (solution.status === "infeasible") return;
       const { model, search } = searchOf(problem);
       const { starts, ends, choices } = guessAt(problem, solution)!;
       const freed = Uint8Array.from({ length: model.n }, (_, i) => (picks[i % picks.length] ? 1 : 0));
       if (!search.loosen({ starts, ends, choices, cost: solution.cost }, freed)) return;
-      const found = search.dive({
+      const found = search.construct({
         deadEnds: 40,
         tries: 8,
         below: Infinity,

@@ -1,49 +1,15 @@
+import { Schedule, Guess, sameChoices, costOf } from "./schedule";
 import type { Chance } from "../../shared/chance";
 import { Cursor, type Wish } from "./cursor";
-import { leastSpan } from "./energy";
+import { CostBound } from "./cost-bound";
 import type { Model } from "../model";
 import { Occupancy } from "./occupancy";
-import { candidatesOf, type Problem } from "../problem";
-import type { Placed, Solution } from "../solution";
 import { tighten } from "./tighten";
 import { Windows } from "./windows";
-import { isAimed } from "./wishes";
+import { Unplaced } from "./unplaced";
 
-/** A schedule in arrays: start and end of each task (−1: not placed), and the choice of each use. */
-export interface Schedule {
-  readonly starts: Int32Array;
-  readonly ends: Int32Array;
-  readonly choices: readonly Int32Array[];
-  readonly cost: number;
-}
-
-/** Where tasks might stand and what they might take; it need not keep the rules. */
-export type Guess = Omit<Schedule, "cost">;
-
-/** A solution as a guess at a problem with the same tasks; undefined where a task or what it takes is not there. */
-export function guessAt(problem: Problem, solution: Solution): Guess | undefined {
-  const placed = new Map(solution.tasks.map((task) => [task.id, task]));
-  if (problem.tasks.length !== placed.size || problem.tasks.some(({ id }) => !placed.has(id))) return undefined;
-  const at = problem.tasks.map(({ id }) => placed.get(id)!);
-  const choices = problem.tasks.map((task, i) =>
-    Int32Array.from(task.uses, (use, u) => candidatesOf(use).indexOf(at[i].taken[u])),
-  );
-  if (choices.some((list) => list.includes(-1))) return undefined;
-  return { starts: Int32Array.from(at, (t) => t.start), ends: Int32Array.from(at, (t) => t.end), choices };
-}
-
-/** A schedule as the tasks of a solution. */
-export function placedIn(problem: Problem, { starts, ends, choices }: Guess): Placed[] {
-  return problem.tasks.map((task, i) => ({
-    id: task.id,
-    start: starts[i],
-    end: ends[i],
-    taken: task.uses.map((use, u) => candidatesOf(use)[choices[i][u]]),
-  }));
-}
-
-export interface DiveOptions {
-  /** Dead ends after which the dive is given up. */
+export interface PassOptions {
+  /** Dead ends after which the pass is given up. */
   readonly deadEnds: number;
   /** Placements tried for one task before its predecessor in the search is moved. */
   readonly tries: number;
@@ -57,7 +23,7 @@ export interface DiveOptions {
    * a dead end then moves what was placed before it.
    */
   readonly patience: number;
-  /** Tasks left out after which a dive that leaves clusters out is given up. */
+  /** Tasks left out after which a pass that leaves clusters out is given up. */
   readonly mostOut?: number;
   /** Clusters begin at the task whose due time their cost hangs on: good where the day has room, too greedy where it has none. */
   readonly aims: boolean;
@@ -66,7 +32,7 @@ export interface DiveOptions {
 /**
  * Depth-first construction of schedules: the task with the least room for its size of trouble is placed next,
  * its time windows are propagated to all others, and a dead end takes the last placement back. Tasks that maximum
- * lags hold together are placed together. A task that led to dead ends is taken earlier in later dives.
+ * lags hold together are placed together. A task that led to dead ends is taken earlier in later passes.
  */
 export class Search {
   readonly windows: Windows;
@@ -75,29 +41,14 @@ export class Search {
   readonly trouble: Float64Array;
   /** How often each resource refused the task that was a dead end. */
   readonly refusals: Float64Array;
-  /** The fullest schedule that the last failed dive came to, and how many tasks it leaves out. */
+  /** The fullest schedule that the last failed pass came to, and how many tasks it leaves out. */
   partial: Schedule | undefined;
   left = 0;
   private readonly cursors: Cursor[] = [];
   private readonly marks: Int32Array;
   private readonly rootMark: number;
-  /** Clusters with a task that has a due time. */
-  private readonly aimed: Uint8Array;
-  private readonly unplaced: Int32Array;
-  private readonly whims: Float64Array;
-  private readonly position: Int32Array;
-  private unplacedCount = 0;
-  /** The tasks that the present dive is to place, and what all others cost, begin and end at. */
-  private readonly inPlay: Int32Array;
-  private inPlayCount = 0;
-  /** Minutes from the first start to the last end, and the first start, at the least. */
-  private readonly leastSpan: number;
-  private readonly firstStart: number;
-  private restCost = 0;
-  private restFirst = 0;
-  private restLast = 0;
-  private first = 0;
-  private last = 0;
+  private readonly unplaced: Unplaced;
+  private readonly bound: CostBound;
   /** The choices of the last snapshot. */
   private copied: readonly Int32Array[];
   /** −1, or a task that fits nowhere even alone: a proof that no schedule exists. */
@@ -114,17 +65,9 @@ export class Search {
     this.copied = this.occupancy.choices.map((choices) => choices.slice());
     this.trouble = new Float64Array(model.n).fill(1);
     this.refusals = new Float64Array(model.resourceCount);
-    this.whims = new Float64Array(model.n).fill(1);
-    this.aimed = new Uint8Array(model.clusterCount);
-    for (let i = 0; i < model.n; i++) if (isAimed(model, i)) this.aimed[model.cluster[i]] = 1;
     this.marks = new Int32Array(model.n + 1);
-    this.unplaced = new Int32Array(model.n);
-    this.position = new Int32Array(model.n);
-    this.inPlay = new Int32Array(model.n);
-    this.leastSpan = leastSpan(model);
-    this.firstStart = model.horizon;
-    for (let i = 0; i < model.n; i++) this.firstStart = Math.min(this.firstStart, this.windows.lo[2 * i]);
-    this.setInPlay();
+    this.unplaced = new Unplaced(model, this.windows, this.trouble);
+    this.bound = new CostBound(model, this.windows, this.occupancy);
   }
 
   /** Everything unplaced, windows as at the root. */
@@ -177,61 +120,22 @@ export class Search {
 
   /** Lower bound of the cost of any schedule inside the present windows. */
   costBound(): number {
-    this.first = this.restFirst;
-    this.last = this.restLast;
-    let cost = this.restCost;
-    for (let k = 0; k < this.inPlayCount; k++) cost += this.leastCost(this.inPlay[k]);
-    if (this.model.n === 0) return 0;
-    return cost + this.endsCost(this.last, this.last - this.first);
+    return this.bound.value();
   }
 
   /** What the span and the last end of the day cost at the least, in any schedule. */
   get leastEnds(): number {
-    return this.endsCost(0, 0);
-  }
-
-  /** The same where the last end and the span are known to be no less than these, min. */
-  private endsCost(last: number, minutes: number): number {
-    const { makespan, span } = this.model;
-    return makespan * Math.max(last, this.firstStart + this.leastSpan) + span * Math.max(minutes, this.leastSpan);
-  }
-
-  /** What a task costs at the least inside its windows; counts it into the first start and the last end. */
-  private leastCost(i: number): number {
-    const { lo, hi } = this.windows;
-    const { due, early, late, stretch, least } = this.model;
-    const s = 2 * i;
-    const e = s + 1;
-    if (lo[e] > this.last) this.last = lo[e];
-    if (hi[s] < this.first) this.first = hi[s];
-    const over = stretch[i] > 0 ? Math.max(0, lo[e] - hi[s] - least[i]) : 0;
-    const off = hi[e] < due[i] ? early[i] * (due[i] - hi[e]) : lo[e] > due[i] ? late[i] * (lo[e] - due[i]) : 0;
-    return off + stretch[i] * over;
-  }
-
-  /** Of what is placed only the sum is kept: its windows do not change until the next dive. */
-  private setInPlay(): void {
-    const { model, occupancy } = this;
-    this.inPlayCount = 0;
-    this.restCost = 0;
-    this.first = model.horizon;
-    this.last = 0;
-    for (let i = 0; i < model.n; i++)
-      if (occupancy.isPlaced(i)) this.restCost += this.leastCost(i);
-      else this.inPlay[this.inPlayCount++] = i;
-    this.restFirst = this.first;
-    this.restLast = this.last;
+    return this.bound.leastEnds;
   }
 
   /** Places every task that is not placed yet. On success the schedule is left in place and returned. */
-  dive(options: DiveOptions): Schedule | undefined {
+  construct(options: PassOptions): Schedule | undefined {
     const { model, occupancy, windows } = this;
-    this.unplacedCount = 0;
-    this.setInPlay();
+    this.unplaced.clear();
+    this.bound.setInPlay();
     for (let i = 0; i < model.n; i++) {
       if (occupancy.isPlaced(i)) continue;
-      this.addUnplaced(i);
-      this.whims[i] = options.whim > 0 ? 2 ** (options.whim * (this.chance.unit() - 0.5)) : 1;
+      this.unplaced.add(i, options.whim > 0 ? 2 ** (options.whim * (this.chance.unit() - 0.5)) : 1);
     }
     const base = windows.mark();
     let depth = 0;
@@ -241,8 +145,8 @@ export class Search {
     let inCluster = 0;
     this.partial = undefined;
     this.left = model.n + 1;
-    if (this.unplacedCount === 0) return this.snapshot(false);
-    this.open(depth, this.pick(active, options.aims), options);
+    if (this.unplaced.count === 0) return this.snapshot(false);
+    this.open(depth, this.unplaced.pick(active, options.aims), options);
     for (;;) {
       const cursor = this.cursors[depth];
       let advanced = false;
@@ -262,12 +166,12 @@ export class Search {
       if (advanced) {
         if (active !== model.cluster[cursor.task]) inCluster = 0;
         active = model.cluster[cursor.task];
-        if (this.unplacedCount === 0) {
+        if (this.unplaced.count === 0) {
           if (out === 0) return this.snapshot(false);
           return this.giveUp(depth + 1, base, out);
         }
         depth++;
-        this.open(depth, this.pick(active, options.aims), options);
+        this.open(depth, this.unplaced.pick(active, options.aims), options);
         continue;
       }
       deadEnds++;
@@ -285,19 +189,19 @@ export class Search {
           occupancy.remove(above.task);
           out++;
         }
-        out += this.dropCluster(stuckIn);
+        out += this.unplaced.dropCluster(stuckIn);
         active = -1;
-        if (this.unplacedCount === 0 || out > (options.mostOut ?? Infinity))
-          return this.giveUp(depth, base, this.unplacedCount + out);
-        this.open(depth, this.pick(active, options.aims), options);
+        if (this.unplaced.count === 0 || out > (options.mostOut ?? Infinity))
+          return this.giveUp(depth, base, this.unplaced.count + out);
+        this.open(depth, this.unplaced.pick(active, options.aims), options);
         continue;
       }
-      this.addUnplaced(cursor.task);
-      if (this.unplacedCount + out < this.left) {
-        this.left = this.unplacedCount + out;
+      this.unplaced.add(cursor.task);
+      if (this.unplaced.count + out < this.left) {
+        this.left = this.unplaced.count + out;
         this.partial = this.snapshot(true);
       }
-      if (depth === 0 || deadEnds > options.deadEnds) return this.giveUp(depth, base, this.unplacedCount + out);
+      if (depth === 0 || deadEnds > options.deadEnds) return this.giveUp(depth, base, this.unplaced.count + out);
       depth--;
       const above = this.cursors[depth];
       windows.undo(this.marks[depth]);
@@ -318,57 +222,15 @@ export class Search {
     return undefined;
   }
 
-  /** Tasks of a cluster that wait for a place wait no longer; how many they were. */
-  private dropCluster(cluster: number): number {
-    let dropped = 0;
-    for (let k = this.unplacedCount - 1; k >= 0; k--) {
-      const task = this.unplaced[k];
-      if (this.model.cluster[task] !== cluster) continue;
-      const last = this.unplaced[--this.unplacedCount];
-      this.unplaced[k] = last;
-      this.position[last] = k;
-      dropped++;
-    }
-    return dropped;
-  }
-
   /** After a placement failed: small steps at first, then leaps, so that another evening comes into reach. */
   private moveOn(cursor: Cursor): void {
     cursor.skip(1 + this.chance.below(1 << Math.min(cursor.handed, 10)), this.chance.below(2) === 0);
   }
 
-  private addUnplaced(task: number): void {
-    this.position[task] = this.unplacedCount;
-    this.unplaced[this.unplacedCount++] = task;
-  }
-
-  private open(depth: number, task: number, options: DiveOptions): void {
-    const last = this.unplaced[--this.unplacedCount];
-    this.unplaced[this.position[task]] = last;
-    this.position[last] = this.position[task];
+  private open(depth: number, task: number, options: PassOptions): void {
+    this.unplaced.take(task);
     this.cursors[depth] ??= new Cursor(this.model, this.windows, this.occupancy);
     this.cursors[depth].begin(task, options.wish(task));
-  }
-
-  /** The next task: one without any room at once, else the tightest of the active cluster, else the tightest of all. */
-  private pick(active: number, aims: boolean): number {
-    const { lo, hi } = this.windows;
-    const { cluster, least, most } = this.model;
-    const { aimed } = this;
-    let best = -1;
-    let bestKey = Infinity;
-    for (let k = 0; k < this.unplacedCount; k++) {
-      const i = this.unplaced[k];
-      const room = hi[2 * i] - lo[2 * i] + (most[i] > least[i] ? hi[2 * i + 1] - lo[2 * i + 1] : 0);
-      let key = (room * this.whims[i]) / this.trouble[i];
-      // A new cluster is begun at the task that its cost hangs on.
-      if (room > 0 && cluster[i] !== active) key += aims && aimed[cluster[i]] && !isAimed(this.model, i) ? 2e7 : 1e7;
-      if (key < bestKey) {
-        bestKey = key;
-        best = i;
-      }
-    }
-    return best;
   }
 
   /** Most tasks take what they took in the last copy: those share it. */
@@ -393,24 +255,4 @@ export class Search {
       cost: partial ? Infinity : costOf(model, starts, ends),
     };
   }
-}
-
-const sameChoices = (a: Int32Array, b: Int32Array): boolean => {
-  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
-  return true;
-};
-
-/** The objective of the format. */
-export function costOf(model: Model, starts: ArrayLike<number>, ends: ArrayLike<number>): number {
-  let cost = 0;
-  let first = Infinity;
-  let last = 0;
-  for (let i = 0; i < model.n; i++) {
-    if (ends[i] < model.due[i]) cost += model.early[i] * (model.due[i] - ends[i]);
-    else if (ends[i] > model.due[i]) cost += model.late[i] * (ends[i] - model.due[i]);
-    if (model.stretch[i] > 0) cost += model.stretch[i] * (ends[i] - starts[i] - model.least[i]);
-    first = Math.min(first, starts[i]);
-    last = Math.max(last, ends[i]);
-  }
-  return model.n === 0 ? 0 : cost + model.makespan * last + model.span * (last - first);
 }

@@ -1,7 +1,7 @@
 import type { Chance } from "../../shared/chance";
 import type { Wish } from "./cursor";
 import type { Model } from "../model";
-import type { Schedule } from "./search";
+import type { Schedule } from "./schedule";
 
 /**
  * Late where a due time that costs earliness waits at the end of the cluster; early where there is at most a deadline.

@@ -85,7 +85,7 @@ describe("what holds a task where it is", () => {
     fc.assert(
       fc.property(anyProblem(), (input) => {
         const day = expectProblem(input);
-        const solution = solve(day, { now, iterations: 30, dives: 30 });
+        const solution = solve(day, { now, iterations: 30, passes: 30 });
         if (solution.status === "infeasible") return;
         holdsOf(day, solution).forEach((holds, i) => {
           for (const [side, step] of [

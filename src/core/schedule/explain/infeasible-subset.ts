@@ -2,7 +2,7 @@ import { clockText } from "../../shared/clock";
 import { Budget } from "../budget";
 import { compile } from "../model";
 import { candidatesOf, leastDuration, type Problem, type Resource } from "../problem";
-import { Solver } from "../improve/solver";
+import { Solver } from "../solver";
 import { Windows } from "../construct/windows";
 
 export interface ConflictOptions {
@@ -31,7 +31,7 @@ function only(problem: Problem, keep: ReadonlySet<string>): Problem {
 }
 
 /** Dead ends that one question "is it still impossible?" may cost; without an answer the tasks stay in. */
-const DIVES = 12;
+const PASSES = 12;
 /** Questions that are asked in all. */
 const QUESTIONS = 120;
 
@@ -47,7 +47,7 @@ export function conflictOf(problem: Problem, options: ConflictOptions): string[]
     if (tasks.length === 0 || ++asked > QUESTIONS || options.now() >= limit) return false;
     const solver = new Solver(only(problem, new Set(tasks)), 1);
     const seconds = limit === Infinity ? undefined : (limit - options.now()) / 1000;
-    const budget = new Budget({ now: options.now, seconds, dives: DIVES });
+    const budget = new Budget({ now: options.now, seconds, passes: PASSES });
     return solver.findFirst(budget) === "none";
   };
   let core = problem.tasks.map((task) => task.id);

@@ -2,7 +2,7 @@ import type { Budget } from "../budget";
 import type { Wish } from "../construct/cursor";
 import { luby } from "../lcg/clause-search";
 import { freeAround } from "./neighbourhood";
-import type { Guess, Schedule } from "../construct/search";
+import type { Guess, Schedule } from "../construct/schedule";
 import { sameOrder } from "../timing/retime";
 import { clusterWishes, isAimed } from "../construct/wishes";
 import { LEARNING_MOST, MOST_SHIFTS, type Known } from "./known";
@@ -11,14 +11,14 @@ import { LEARNING_MOST, MOST_SHIFTS, type Known } from "./known";
 const REPAIRS = 120;
 /** The same for the first one of a small problem, which the search that learns does in no time. */
 const FIRST_REPAIRS = 30;
-/** Dead ends within one cluster after which a first dive leaves it to the repairs. */
+/** Dead ends within one cluster after which a first pass leaves it to the repairs. */
 const PATIENCE = 12;
-/** Further passes over what a first dive left out, and the places tried and dead ends allowed in them. */
+/** Further passes over what a first pass left out, and the places tried and dead ends allowed in them. */
 const MORE_PASSES = 2;
 const CLOSER = 30;
-/** A first dive that leaves out no more than this share says that the day has room. */
+/** A first pass that leaves out no more than this share says that the day has room. */
 const ROOMY_LEFT = 0.2;
-/** Repairs of a first dive that leaves out more than this share have never come to anything. */
+/** Repairs of a first pass that leaves out more than this share have never come to anything. */
 const HOPELESS_LEFT = 0.4;
 /** Dead ends that the search that learns may have in its first turn. */
 const FIRST_CONFLICTS = 800;
@@ -32,12 +32,12 @@ interface Repairing {
 }
 
 /**
- * Looks for a first schedule. Two searches work together: dives that place task after task and repair what they leave
+ * Looks for a first schedule. Two searches work together: passes that place task after task and repair what they leave
  * undone, quick in large and roomy problems; and the one that learns, which finds its way where little fits.
  */
 export class FirstSchedule {
   private rounds = 0;
-  /** The fullest partial schedule of the last dive and its repairs. */
+  /** The fullest partial schedule of the last pass and its repairs. */
   private fullest: Schedule | undefined;
   private placed = 0;
   /** The partial schedule with the fewest tasks left out so far. */
@@ -53,7 +53,7 @@ export class FirstSchedule {
     if (known.search.stuck >= 0) return "none";
     const state = { steps: 0 };
     const spent = this.spentOf(budget, state);
-    while (state.steps < budget.dives && !spent()) {
+    while (state.steps < budget.passes && !spent()) {
       const round = this.rounds++;
       known.best = this.diveAndRepair(budget, round, state, spent);
       if (known.best) return "found";
@@ -62,7 +62,7 @@ export class FirstSchedule {
         conflicts: FIRST_CONFLICTS * luby(round + 1),
         spent,
         late: known.late,
-        // What the dives could place is a good guess of where things go.
+        // What the passes could place is a good guess of where things go.
         like: this.fullest,
       });
       state.steps++;
@@ -97,7 +97,7 @@ export class FirstSchedule {
     const spent = this.spentOf(budget, state);
     const home = (task: number) => guess.ends[task];
     search.keepWhatFits(guess);
-    const found = search.dive({ deadEnds: 60, tries: 12, below: Infinity, whim: 0, patience: 0, aims: false, wish: home });
+    const found = search.construct({ deadEnds: 60, tries: 12, below: Infinity, whim: 0, patience: 0, aims: false, wish: home });
     known.best = found ?? this.repair(search.partial!, search.left, repairs, { budget, state, spent, aims: false, home });
     return known.best !== undefined;
   }
@@ -108,22 +108,22 @@ export class FirstSchedule {
     return () => budget.spent(() => ({ phase: "first", iterations: state.steps, placed: this.placed, tasks })) || budget.late();
   }
 
-  /** One construction dive, then repairs of what it leaves undone until they come to nothing. */
+  /** One construction pass, then repairs of what it leaves undone until they come to nothing. */
   private diveAndRepair(
     budget: Budget,
-    dive: number,
+    pass: number,
     state: { steps: number },
     spent: () => boolean,
-    aims = dive === 0 || this.known.model.n > LEARNING_MOST,
+    aims = pass === 0 || this.known.model.n > LEARNING_MOST,
   ): Schedule | undefined {
     const { model, search, chance, late } = this.known;
     state.steps++;
     search.clear();
-    search.occupancy.preferScarce(() => (dive === 0 ? 0 : chance.unit()));
-    const wish = this.wish(aims, clusterWishes(model, late, chance, dive === 0 ? 0 : 0.3));
-    const found = search.dive({
-      deadEnds: 40 + 20 * luby(dive + 1) + model.n,
-      tries: 6 + 2 * (dive % 5),
+    search.occupancy.preferScarce(() => (pass === 0 ? 0 : chance.unit()));
+    const wish = this.wish(aims, clusterWishes(model, late, chance, pass === 0 ? 0 : 0.3));
+    const found = search.construct({
+      deadEnds: 40 + 20 * luby(pass + 1) + model.n,
+      tries: 6 + 2 * (pass % 5),
       below: Infinity,
       whim: 0,
       patience: aims ? PATIENCE : 0,
@@ -134,14 +134,14 @@ export class FirstSchedule {
     if (found) return found;
     // A day without room is taken from the other end, with repairs.
     if (aims && model.n <= LEARNING_MOST && search.left > ROOMY_LEFT * model.n)
-      return this.diveAndRepair(budget, dive, state, spent, false);
+      return this.diveAndRepair(budget, pass, state, spent, false);
     let left = search.left;
     let current = search.partial!;
     const kept = new Uint8Array(model.n);
     for (let pass = 0; aims && pass < MORE_PASSES && left > 0; pass++) {
       // What a quick pass left out has a closer look at the room that is left, before anything is moved for it.
       search.loosen(current, kept);
-      const found = search.dive({
+      const found = search.construct({
         deadEnds: model.n,
         tries: CLOSER,
         below: Infinity,
@@ -156,8 +156,8 @@ export class FirstSchedule {
       current = search.partial!;
     }
     // Where so much is left out the search that learns is sooner there; it takes what stands as its first guess.
-    if (dive === 0 && model.n <= LEARNING_MOST && left > HOPELESS_LEFT * model.n) return this.keepPartial(current, left);
-    return this.repair(current, left, dive === 0 ? FIRST_REPAIRS : REPAIRS, { budget, state, spent, aims });
+    if (pass === 0 && model.n <= LEARNING_MOST && left > HOPELESS_LEFT * model.n) return this.keepPartial(current, left);
+    return this.repair(current, left, pass === 0 ? FIRST_REPAIRS : REPAIRS, { budget, state, spent, aims });
   }
 
   /**
@@ -175,7 +175,7 @@ export class FirstSchedule {
     let current = first;
     let left = firstLeft;
     this.placed = Math.max(this.placed, model.n - left);
-    for (let idle = 0; idle < patience && state.steps < budget.dives; idle++) {
+    for (let idle = 0; idle < patience && state.steps < budget.passes; idle++) {
       if (spent()) return undefined;
       state.steps++;
       freed.fill(0);
@@ -184,7 +184,7 @@ export class FirstSchedule {
       search.occupancy.preferScarce(() => chance.unit());
       const usual = home ?? this.wish(aims, clusterWishes(model, late, chance, 0.3));
       const contrary = chance.below(3) === 0 ? 0.4 * chance.unit() : 0;
-      const mended = search.dive({
+      const mended = search.construct({
         deadEnds: 20 + chance.below(40),
         tries: 4 + chance.below(8),
         below: Infinity,
@@ -205,7 +205,7 @@ export class FirstSchedule {
     return undefined;
   }
 
-  /** Where a task is tried first: at its due time where dives aim at those, else at the end that its cluster prefers. */
+  /** Where a task is tried first: at its due time where passes aim at those, else at the end that its cluster prefers. */
   private wish(aims: boolean, wishes: readonly Wish[]): (task: number) => Wish {
     const { model } = this.known;
     return (task) => (aims && isAimed(model, task) ? model.due[task] : wishes[model.cluster[task]]);

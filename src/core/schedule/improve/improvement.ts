@@ -4,7 +4,7 @@ import { ShopTabu } from "../jobshop/tabu";
 import { LearningSearch } from "../lcg/clause-search";
 import { pieceOf } from "../lcg/subproblem";
 import { freeSome } from "./neighbourhood";
-import { costOf, type Schedule } from "../construct/search";
+import { costOf, type Schedule } from "../construct/schedule";
 import { wishFor } from "../construct/wishes";
 import type { Bounds } from "./bounds";
 import { EQUAL, PROVING_MOST, type Known } from "./known";
@@ -16,8 +16,8 @@ const CHEAPER = 1e-4;
 const SAME = 1e-9;
 /** Up to this many tasks the search that learns is set on the whole problem only, beyond on neighbourhoods as well. */
 const WHOLE_MOST = 28;
-/** As long as a dive made the schedule better in the last so many steps, dives have most of the turns; then the search that learns. */
-const DIVES_PAY = 120;
+/** As long as a pass made the schedule better in the last so many steps, passes have most of the turns; then the search that learns. */
+const PASSES_PAY = 120;
 /** Up to this many tasks the search on everything has its full measure of dead ends; beyond, each costs more and it has fewer. */
 const WHOLE_EASY = 80;
 /** Steps between two turns of the search that learns on everything. */
@@ -39,21 +39,21 @@ const SHOP_PROVEN = 60;
 /** Moves of the job-shop's search in one step. */
 const SHOP_MOVES = 1000;
 
-/** What a step of improvement does: a dive on a neighbourhood, the search that learns there or on everything, a turn for the bound. */
-type Kind = "dive" | "near" | "whole" | "bound";
+/** What a step of improvement does: a pass on a neighbourhood, the search that learns there or on everything, a turn for the bound. */
+type Kind = "pass" | "near" | "whole" | "bound";
 
 /**
  * Every so often a step is for the proof (`forProof`): on everything where that is small enough, on shares of a large day, in
- * turns in between. On neighbourhoods dives gain more a second, for as long as they pay; then the search that learns.
+ * turns in between. On neighbourhoods passes gain more a second, for as long as they pay; then the search that learns.
  */
-function kindOf(tasks: number, step: number, forProof: boolean, divesPay: boolean): Kind {
+function kindOf(tasks: number, step: number, forProof: boolean, passesPay: boolean): Kind {
   if (forProof) {
     if (tasks > PROVING_MOST) return "bound";
     return tasks > WHOLE_MOST && Math.floor(step / WHOLE_EVERY) % 2 === 0 ? "bound" : "whole";
   }
-  if (tasks <= WHOLE_MOST) return "dive";
-  if (divesPay) return tasks <= PROVING_MOST && step % 4 === 3 ? "near" : "dive";
-  return step % 4 === 0 ? "dive" : "near";
+  if (tasks <= WHOLE_MOST) return "pass";
+  if (passesPay) return tasks <= PROVING_MOST && step % 4 === 3 ? "near" : "pass";
+  return step % 4 === 0 ? "pass" : "near";
 }
 
 /** Makes the best schedule better, step by step. */
@@ -74,7 +74,7 @@ export class Improvement {
 
   /**
    * Improves until the bound is met or the budget is spent. Steps of two kinds take turns: a neighbourhood is freed and
-   * placed anew by dives, quick and rough; and the search that learns looks for something cheaper, on the whole of a
+   * placed anew by passes, quick and rough; and the search that learns looks for something cheaper, on the whole of a
    * small problem (which ends in a proof), on a neighbourhood of a large one.
    */
   run(budget: Budget, better: () => void): void {
@@ -89,7 +89,7 @@ export class Improvement {
     }
     let size = Math.min(model.n, 8);
     let leeway = 0;
-    let divesGained = 0;
+    let passesGained = 0;
     let iteration = 0;
     const spent = () =>
       budget.spent(() => ({ phase: "improve", iterations: iteration, cost: known.best!.cost, placed: model.n, tasks: model.n }));
@@ -103,10 +103,10 @@ export class Improvement {
         continue;
       }
       const turn = Math.floor(iteration / WHOLE_EVERY);
-      const kind = kindOf(model.n, iteration, this.turnForProof(iteration), iteration - divesGained < DIVES_PAY);
+      const kind = kindOf(model.n, iteration, this.turnForProof(iteration), iteration - passesGained < PASSES_PAY);
       if (kind === "bound" && bounds.raise(spent)) continue;
       let found =
-        kind === "dive"
+        kind === "pass"
           ? this.diveAnew(current, freed, size, leeway)
           : kind === "near" || model.n > PROVING_MOST
             ? this.learnNear(freed, spent)
@@ -118,7 +118,7 @@ export class Improvement {
       else if (found && found.cost < current.cost + leeway) {
         current = found;
         if (found.cost < known.best.cost - EQUAL) {
-          if (kind === "dive") divesGained = iteration;
+          if (kind === "pass") passesGained = iteration;
           known.best = found;
           better();
         }
@@ -233,7 +233,7 @@ export class Improvement {
     if (!search.loosen(current, freed)) return undefined;
     search.occupancy.preferScarce(() => 3 * chance.unit());
     const style = chance.below(4);
-    return search.dive({
+    return search.construct({
       deadEnds: 12 + size,
       tries: 8,
       below: chance.below(3) === 0 ? best.cost + leeway * chance.unit() + EQUAL : current.cost - EQUAL,

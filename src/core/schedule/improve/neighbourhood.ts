@@ -1,6 +1,6 @@
 import type { Chance } from "../../shared/chance";
 import type { Model, ModelUse } from "../model";
-import type { Schedule } from "../construct/search";
+import type { Schedule } from "../construct/schedule";
 
 /**
  * Frees the tasks of a partial schedule that stand near one that found no place: in its cluster, in its time, at its

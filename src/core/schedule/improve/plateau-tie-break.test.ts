@@ -1,6 +1,6 @@
 import { expectProblem } from "@tests/any-problem";
 import { compile } from "../model";
-import type { Schedule } from "../construct/search";
+import type { Schedule } from "../construct/schedule";
 import { Sideways } from "./plateau-tie-break";
 
 const schedule = (starts: number[], cost: number): Schedule => ({

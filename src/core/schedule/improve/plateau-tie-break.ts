@@ -1,5 +1,5 @@
 import type { Model } from "../model";
-import type { Schedule } from "../construct/search";
+import type { Schedule } from "../construct/schedule";
 
 /** Of all neighbourhoods at most so many are searched for a schedule of the same cost, where the length of the day is all that costs. */
 const MOST = 0.6;

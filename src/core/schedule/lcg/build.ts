@@ -1,15 +1,10 @@
+import { Moment } from "./moment";
 import type { Model, ModelUse } from "../model";
 import { mostUnits, NO_PART } from "../model";
 import { addChamber, type Load } from "./chamber";
 import { Cumulative, type Demand } from "./cumulative";
 import { Engine } from "./engine";
 import { Objective, type Term } from "./objective";
-
-/** A moment: a variable and how much later than it. */
-export interface Moment {
-  readonly x: number;
-  readonly plus: number;
-}
 
 /** A schedule problem as variables and constraints, and how to read them back. */
 export interface Built {

@@ -1,5 +1,5 @@
 import { changeover, warmAt, type Chamber, type ModelUse } from "../model";
-import type { Moment } from "./build";
+import type { Moment } from "./moment";
 import { Cumulative } from "./cumulative";
 import type { Engine } from "./engine";
 

@@ -1,8 +1,9 @@
 import type { Chance } from "../../shared/chance";
 import type { Model } from "../model";
-import { costOf, type Schedule } from "../construct/search";
+import { costOf, type Schedule } from "../construct/schedule";
 import { shortPause } from "./chamber";
-import { build, type Built, type Moment } from "./build";
+import { build, type Built } from "./build";
+import { type Moment } from "./moment";
 
 export interface LearningOptions {
   /** Only schedules that cost at most this are wanted; without it any. */

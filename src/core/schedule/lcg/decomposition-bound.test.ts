@@ -8,7 +8,7 @@ import { compile } from "../model";
 import type { Problem } from "../problem";
 import { Search } from "../construct/search";
 import { solve } from "../solve";
-import { Solver } from "../improve/solver";
+import { Solver } from "../solver";
 import { Shares } from "./decomposition-bound";
 
 const now = () => 0;
@@ -19,7 +19,7 @@ const now = () => 0;
  */
 function boundOf(problem: Problem, most: number, looks: number, later = 0): number | undefined {
   const solver = new Solver(problem, 1);
-  if (solver.findFirst(new Budget({ now, dives: 60 })) !== "found") return undefined;
+  if (solver.findFirst(new Budget({ now, passes: 60 })) !== "found") return undefined;
   const model = compile(problem);
   const { windows, leastEnds } = new Search(model, seeded(1));
   const best = solver.best!;
@@ -82,7 +82,7 @@ test("no schedule spans fewer minutes than its work and its chains take", () => 
   fc.assert(
     fc.property(anyProblem(7), (input) => {
       const problem = expectProblem(input);
-      const { tasks } = solve(problem, { now, iterations: 60, dives: 60 });
+      const { tasks } = solve(problem, { now, iterations: 60, passes: 60 });
       if (tasks.length === 0) return;
       const span = Math.max(...tasks.map((t) => t.end)) - Math.min(...tasks.map((t) => t.start));
       expect(leastSpan(compile(problem))).toBeLessThanOrEqual(span);

@@ -1,6 +1,6 @@
 import type { Chance } from "../../shared/chance";
 import { rows, type Model } from "../model";
-import { costOf, type Schedule } from "../construct/search";
+import { costOf, type Schedule } from "../construct/schedule";
 import { isAimed } from "../construct/wishes";
 import { LearningSearch } from "./clause-search";
 import { part } from "./subproblem";

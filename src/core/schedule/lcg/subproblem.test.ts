@@ -4,9 +4,10 @@ import { kitchen } from "@tests/kitchens";
 import { seeded } from "../../shared/chance";
 import { Budget } from "../budget";
 import { compile } from "../model";
-import { costOf, placedIn, Search } from "../construct/search";
+import { Search } from "../construct/search";
+import { costOf, placedIn } from "../construct/schedule";
 import { solve } from "../solve";
-import { Solver } from "../improve/solver";
+import { Solver } from "../solver";
 import { verify } from "../verify";
 import { LearningSearch } from "./clause-search";
 import { pieceOf } from "./subproblem";
@@ -17,7 +18,7 @@ test("what stands is a schedule of the piece, and what is found in it one of the
     fc.property(anyProblem(), fc.integer({ min: 1, max: 511 }), fc.constantFrom(10, 60, 400), (input, mask, reach) => {
       const problem = expectProblem(input);
       const solver = new Solver(problem, 1);
-      if (solver.findFirst(new Budget({ now: () => 0, dives: 60 })) !== "found") return;
+      if (solver.findFirst(new Budget({ now: () => 0, passes: 60 })) !== "found") return;
       const best = solver.best!;
       const model = compile(problem);
       const search = new Search(model, seeded(1));

@@ -1,6 +1,6 @@
 import { rows, takenFrom, takenUntil, type Model } from "../model";
 import { reachOf } from "../construct/occupancy";
-import type { Schedule } from "../construct/search";
+import type { Schedule } from "../construct/schedule";
 import { Windows } from "../construct/windows";
 
 /** A few tasks of a schedule as a problem of its own: all others stay, and what they take is gone. */

@@ -1,8 +1,15 @@
 import { ClauseStore } from "./clauses";
-import type { Engine } from "./engine";
 import type { Literals } from "./literals";
 import { CLAUSE, reason } from "./reason";
 import { firstAbove, Watches, type Watch } from "./watches";
+
+/** What the clauses need of the engine that they draw conclusions for. */
+export interface Propagator {
+  /** Lower bound of each node; a literal (node, value) is true when it is reached. */
+  readonly lb: Int32Array;
+  /** Raises a node to a value for a reason. False: a contradiction. */
+  enqueue(node: number, value: number, reason: number): boolean;
+}
 
 /** Clauses of which each watches two literals: only when one of the two turns false is the clause looked at. */
 export class WatchedClauses {
@@ -10,7 +17,7 @@ export class WatchedClauses {
   /** By the nodes that the opposites of watched literals are about. */
   private readonly watches = new Watches();
 
-  constructor(private readonly engine: Engine) {}
+  constructor(private readonly engine: Propagator) {}
 
   get count(): number {
     return this.store.count;

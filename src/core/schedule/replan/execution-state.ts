@@ -1,10 +1,10 @@
 import { type Problem, type Task } from "../problem";
-import type { Guess } from "../construct/search";
+import type { Guess } from "../construct/schedule";
 import type { Placed, Solution } from "../solution";
 import { heldUp, withHours } from "./hours";
 
 /** What is known of a day that is under way, in the plan's minutes. */
-export interface SoFar {
+export interface ExecutionState {
   readonly now: number;
   /** Tasks that are over, as they were. */
   readonly done: readonly { readonly id: string; readonly start: number; readonly end: number }[];
@@ -23,7 +23,7 @@ const MOVE_COST = 0.05;
  * The problem of the rest of a day: what is done or under way is fixed, nothing else begins before now, and every
  * minute by which a task moves from its old place costs a little.
  */
-export function restOf(problem: Problem, old: Solution, soFar: SoFar): Problem {
+export function restOf(problem: Problem, old: Solution, soFar: ExecutionState): Problem {
   const { now } = soFar;
   const done = new Map(soFar.done.map((task) => [task.id, task]));
   const running = new Map(soFar.running.map((task) => [task.id, task]));
@@ -168,7 +168,7 @@ function withMinutes(task: Task, minutes: number): Task {
 }
 
 /** Where each task of the rest stood, for a schedule that keeps what it can. */
-export function guessOf(rest: Problem, problem: Problem, old: Solution, soFar: SoFar): Guess {
+export function guessOf(rest: Problem, problem: Problem, old: Solution, soFar: ExecutionState): Guess {
   const placed = new Map(old.tasks.map((task) => [task.id, task]));
   const began = new Map(soFar.running.map((task) => [task.id, task.start]));
   const over = new Map(soFar.done.map((task) => [task.id, task]));

@@ -1,6 +1,6 @@
 import { leastDuration, takenIn, type Problem, type Task } from "../problem";
 import { longer, OVERRUN, unbroken, withHours } from "./hours";
-import { beganId, isDeadline, type SoFar } from "./execution-state";
+import { beganId, isDeadline, type ExecutionState } from "./execution-state";
 
 /** Cost of a minute by which a deadline is missed once it cannot be met. */
 const LATE_COST = 5;
@@ -9,7 +9,7 @@ const LATE_COST = 5;
  * The rest of a day in which more and more gives way: nothing, deadlines, the end of hours, pauses, and at last how long
  * what is begun may wait and when it is looked after. All have the same tasks.
  */
-export function waysOf(strict: Problem, soFar: SoFar): Problem[] {
+export function waysOf(strict: Problem, soFar: ExecutionState): Problem[] {
   const fixed = new Set([...soFar.done.map((d) => d.id), ...soFar.running.map((r) => beganId(r.id)), ...soFar.locked]);
   const soft = softened(strict, fixed);
   const long = withHours(soft, longer);
@@ -34,7 +34,7 @@ function softened(problem: Problem, fixed: ReadonlySet<string>): Problem {
  * The problem in which what is over or under way may be waited on for longer than it should be, and in which what goes
  * on by itself is not looked after while that which runs late takes longer.
  */
-function patient(problem: Problem, { done, running }: SoFar): Problem {
+function patient(problem: Problem, { done, running }: ExecutionState): Problem {
   const begun = new Map<string, { start: number; end?: number }>([...done, ...running].map((task) => [task.id, task]));
   const taken = Math.max(0, ...running.map((task) => task.end ?? 0));
   return {

@@ -1,13 +1,13 @@
 import fc from "fast-check";
 import { anyProblem, expectProblem } from "@tests/any-problem";
 import { replan, type Replanned } from "./replan";
-import type { SoFar } from "./execution-state";
+import type { ExecutionState } from "./execution-state";
 import { solve } from "../solve";
 import { verify } from "../verify";
 
 const now = () => 0;
-const LIMITS = { now, iterations: 40, dives: 200 };
-const soFarAt = (tasks: readonly { id: string; start: number; end: number }[], minute: number): SoFar => ({
+const LIMITS = { now, iterations: 40, passes: 200 };
+const soFarAt = (tasks: readonly { id: string; start: number; end: number }[], minute: number): ExecutionState => ({
   now: minute,
   done: tasks.filter((t) => t.end <= minute),
   running: tasks.filter((t) => t.start < minute && t.end > minute).map(({ id, start }) => ({ id, start })),
@@ -191,12 +191,12 @@ describe("the rest of a day", () => {
     fc.assert(
       fc.property(anyProblem(6), fc.integer({ min: 0, max: 200 }), fc.integer({ min: 1, max: 90 }), (input, minute, more) => {
         const any = expectProblem(input);
-        const old = solve(any, { now, iterations: 20, dives: 30 });
+        const old = solve(any, { now, iterations: 20, passes: 30 });
         const late = old.tasks.find((t) => t.start <= minute && minute < t.end);
         // What runs late holds its place: in a chamber that may be somebody else's next.
         if (!late || any.tasks.find((t) => t.id === late.id)!.uses.some((use) => use.setting !== undefined)) return;
         const running = soFarAt(old.tasks, late.end).running.filter((t) => t.id !== late.id);
-        const soFar: SoFar = {
+        const soFar: ExecutionState = {
           now: late.end,
           done: old.tasks.filter((t) => t.id !== late.id && t.end <= late.end),
           running: [...running, { id: late.id, start: late.start, end: late.end + more }],
@@ -215,7 +215,7 @@ describe("the rest of a day", () => {
     fc.assert(
       fc.property(anyProblem(7), fc.integer({ min: 0, max: 200 }), fc.integer({ min: 0, max: 12 }), (input, minute, more) => {
         const any = expectProblem(input);
-        const old = solve(any, { now, iterations: 20, dives: 30 });
+        const old = solve(any, { now, iterations: 20, passes: 30 });
         if (old.status === "infeasible") return;
         const soFar = soFarAt(old.tasks, minute);
         const slow = soFar.running.find((t) => typeof any.tasks.find((x) => x.id === t.id)!.duration === "number");

@@ -1,10 +1,10 @@
 import { Budget, type SolveOptions } from "../budget";
 import { candidatesOf, takenIn, type Problem } from "../problem";
 import type { Solution } from "../solution";
-import { Solver, type Answer } from "../improve/solver";
+import { Solver, type Answer } from "../solver";
 import { waysOf } from "./relaxation-ladder";
 import { gapsIn, hoursOf } from "./hours";
-import { guessOf, restOf, type SoFar } from "./execution-state";
+import { guessOf, restOf, type ExecutionState } from "./execution-state";
 
 export interface Move {
   readonly id: string;
@@ -44,7 +44,7 @@ export interface ReplanOptions extends Omit<SolveOptions, "better"> {
  * giving way as must (`waysOf`); that answer is told at once. Then as little as possible may give way: what still holds
  * is kept and the rest placed anew. At last the usual improvement, as long as the limits allow.
  */
-export function replan(problem: Problem, old: Solution, soFar: SoFar, options: ReplanOptions): Replanned {
+export function replan(problem: Problem, old: Solution, soFar: ExecutionState, options: ReplanOptions): Replanned {
   const strict = restOf(problem, old, soFar);
   const until = options.seconds === undefined ? undefined : options.now() + options.seconds * 1000;
   const { better, ...limits } = options;
@@ -110,11 +110,11 @@ interface Before {
   /** The rest of the day with all that was asked. */
   readonly strict: Problem;
   readonly begun: ReadonlySet<string>;
-  readonly running: SoFar["running"];
+  readonly running: ExecutionState["running"];
 }
 
 /** Parts of what is under way that fall into what runs late, at the same cook. */
-function unattendedIn(strict: Problem, solution: Solution, running: SoFar["running"]): { id: string; minute: number }[] {
+function unattendedIn(strict: Problem, solution: Solution, running: ExecutionState["running"]): { id: string; minute: number }[] {
   const at = new Map(solution.tasks.map((task) => [task.id, task]));
   const late = running.flatMap(({ id, end }) => (end === undefined || !at.has(id) ? [] : [{ ...at.get(id)!, end }]));
   return strict.tasks.flatMap((task) => {

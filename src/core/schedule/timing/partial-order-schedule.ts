@@ -1,5 +1,5 @@
 import { changeover, NO_PART, takenFrom, takenUntil, warmAt, type Chamber, type Model, type ModelUse } from "../model";
-import type { Guess } from "../construct/search";
+import type { Guess } from "../construct/schedule";
 
 /** Arcs from → to with value(to) − value(from) ≥ weight, and the least and greatest value of each node. */
 export interface Order {

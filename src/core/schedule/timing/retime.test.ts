@@ -5,9 +5,10 @@ import { seeded } from "../../shared/chance";
 import { Budget } from "../budget";
 import type { Problem } from "../problem";
 import { compile, type Model } from "../model";
-import { costOf, placedIn, Search, type Schedule } from "../construct/search";
+import { Search } from "../construct/search";
+import { costOf, placedIn, type Schedule } from "../construct/schedule";
 import { solve } from "../solve";
-import { Solver } from "../improve/solver";
+import { Solver } from "../solver";
 import { verify } from "../verify";
 import { Orders, type Order } from "./partial-order-schedule";
 import { retime } from "./retime";
@@ -15,7 +16,7 @@ import { retime } from "./retime";
 /** A first schedule, the model and the orders of a problem; undefined where it has none. */
 function begun(problem: Problem, seed: number) {
   const solver = new Solver(problem, seed);
-  if (solver.findFirst(new Budget({ now: () => 0, dives: 60 })) !== "found") return undefined;
+  if (solver.findFirst(new Budget({ now: () => 0, passes: 60 })) !== "found") return undefined;
   const model = compile(problem);
   const search = new Search(model, seeded(seed));
   search.clear();

@@ -1,5 +1,5 @@
 import type { Model } from "../model";
-import { costOf, type Guess, type Schedule } from "../construct/search";
+import { costOf, type Guess, type Schedule } from "../construct/schedule";
 import { Closure } from "./closure";
 import { leastTimes } from "./least-times";
 import { nearOf, type Near } from "./near";

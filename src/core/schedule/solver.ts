@@ -1,13 +1,13 @@
-import type { Budget } from "../budget";
-import { whyNone, whyNotFound } from "../explain/why-none";
-import { shopOf } from "../jobshop/shop";
-import type { Problem } from "../problem";
-import { costOf, placedIn, type Guess, type Schedule } from "../construct/search";
-import type { Solution } from "../solution";
-import { Bounds } from "./bounds";
-import { FirstSchedule } from "./first";
-import { Improvement } from "./improvement";
-import { Known } from "./known";
+import type { Budget } from "./budget";
+import { whyNone, whyNotFound } from "./explain/why-none";
+import { shopOf } from "./jobshop/shop";
+import type { Problem } from "./problem";
+import { costOf, placedIn, type Guess, type Schedule } from "./construct/schedule";
+import type { Solution } from "./solution";
+import { Bounds } from "./improve/bounds";
+import { FirstSchedule } from "./improve/first";
+import { Improvement } from "./improve/improvement";
+import { Known } from "./improve/known";
 
 /**
  * A solution; `proof` where it says infeasible and no schedule exists for certain: because some task has no room even

@@ -1,0 +1,102 @@
+import type { Issue } from "../shared/issue";
+import { gatheringDate, planDays } from "./calendar";
+import type { Occasion } from "./occasion";
+
+export function gatheringIssues(request: Occasion): Issue[] {
+  const { gathering, items, today } = request;
+  const issues: Issue[] = [];
+  const byId = new Map(items.map((item) => [item.id, item]));
+  const known = "the id of an item of the request";
+  const entry = (
+    recipe: string,
+    choices: Readonly<Record<string, string>>,
+    split: readonly { filling: string }[] | undefined,
+    path: (string | number)[],
+  ) => {
+    const item = byId.get(recipe);
+    if (!item) return issues.push({ code: "unknown", path: [...path, "recipe"], got: recipe, wanted: known });
+    for (const [school, option] of Object.entries(choices)) {
+      const found = item.schools.find((s) => s.id === school);
+      if (!found)
+        issues.push({ code: "unknown", path: [...path, "choices", school], got: school, wanted: `a school of ${item.name}` });
+      else if (!found.options.some((o) => o.id === option))
+        issues.push({
+          code: "unknown",
+          path: [...path, "choices", school],
+          got: option,
+          wanted: `one of ${found.options.map((o) => o.id).join(", ")}`,
+        });
+    }
+    split?.forEach((part, i) => {
+      if (part.filling !== "base" && !item.filling.variants?.some((v) => v.id === part.filling))
+        issues.push({
+          code: "unknown",
+          path: [...path, "split", i, "filling"],
+          got: part.filling,
+          wanted: "base or a filling variant of the item",
+        });
+    });
+  };
+  const splitSum = (pieces: number | undefined, split: readonly { pieces: number }[] | undefined, path: (string | number)[]) => {
+    const sum = split?.reduce((total, part) => total + part.pieces, 0);
+    if (pieces !== undefined && sum !== undefined && sum !== pieces)
+      issues.push({ code: "inconsistent", path: [...path, "split"], got: sum, wanted: `parts that add up to ${pieces} pieces` });
+  };
+  const waveIds = new Set<string>(["freezer"]);
+  gathering.waves.forEach((wave, w) => {
+    const path = ["gathering", "waves", w];
+    if (waveIds.has(wave.id))
+      issues.push({ code: "inconsistent", path: [...path, "id"], got: wave.id, wanted: "an id that no other wave has" });
+    waveIds.add(wave.id);
+    const seen = new Set<string>();
+    wave.items.forEach((item, i) => {
+      if (seen.has(item.recipe))
+        issues.push({
+          code: "inconsistent",
+          path: [...path, "items", i, "recipe"],
+          got: item.recipe,
+          wanted: "each item once in a wave",
+        });
+      seen.add(item.recipe);
+      entry(item.recipe, item.choices, item.split, [...path, "items", i]);
+      splitSum(item.pieces, item.split, [...path, "items", i]);
+    });
+  });
+  gathering.freezer.forEach((item, i) => {
+    entry(item.recipe, item.choices, item.split, ["gathering", "freezer", i]);
+    splitSum(item.pieces, item.split, ["gathering", "freezer", i]);
+  });
+  gathering.doneAhead.forEach((ahead, i) => {
+    const item = byId.get(ahead.recipe);
+    if (!item) issues.push({ code: "unknown", path: ["gathering", "doneAhead", i, "recipe"], got: ahead.recipe, wanted: known });
+    else if (!item.steps.some((step) => step.id === ahead.through))
+      issues.push({
+        code: "unknown",
+        path: ["gathering", "doneAhead", i, "through"],
+        got: ahead.through,
+        wanted: `a step of ${item.name}`,
+      });
+  });
+  if (issues.length > 0) return issues;
+
+  const days = planDays(request);
+  const date = gatheringDate(gathering.date, today);
+  if (date < today)
+    issues.push({
+      code: "out_of_range",
+      path: ["gathering", "date", "on"],
+      got: date,
+      wanted: `a day that is not before today (${today})`,
+    });
+  const start = Math.min(...request.kitchen.cooks.flatMap((cook) => cook.hours.map((h) => days.minute(h.day, h.from))));
+  const needsHands = "a time after the first cook's hours begin";
+  gathering.waves.forEach((wave, w) => {
+    if (wave.items.length > 0 && days.minute(0, wave.time) <= start)
+      issues.push({ code: "out_of_range", path: ["gathering", "waves", w, "time"], got: wave.time, wanted: needsHands });
+  });
+  gathering.freezer.forEach((item, i) => {
+    if (days.minute(item.by.day, item.by.time) <= start)
+      issues.push({ code: "out_of_range", path: ["gathering", "freezer", i, "by"], got: item.by.time, wanted: needsHands });
+  });
+  return issues;
+}

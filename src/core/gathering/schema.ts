@@ -1,0 +1,77 @@
+import { z } from "zod";
+import { id, clock, day } from "../shared/fields";
+
+const choices = z.record(z.string(), z.string()).default({});
+
+const split = z.array(z.object({ filling: id, pieces: z.int().min(1).max(2000) })).optional();
+
+export const GatheringSchema = z.object({
+  id,
+  name: z.string().min(1, { error: "a name" }).max(120),
+  kitchen: id.optional(),
+  line: z.string().default(""),
+  date: z.union(
+    [
+      z.object({ relative: z.string().regex(/^next (Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)day$/), until: z.int().optional() }),
+      z.object({ on: z.iso.date(), until: z.int().optional() }),
+    ],
+    { error: '{ "relative": "next Saturday" } or { "on": "2026-11-28" }' },
+  ),
+  guests: z
+    .array(
+      z.object({
+        count: z
+          .int({ error: "a whole number from 0 to 500" })
+          .min(0, { error: "a whole number from 0 to 500" })
+          .max(500, { error: "a whole number from 0 to 500" }),
+        age: z.enum(["adult", "teen", "child"]),
+        diet: z.array(z.string()).default([]),
+        avoid: z.array(z.string()).default([]),
+      }),
+    )
+    .default([]),
+  waves: z
+    .array(
+      z.object({
+        id,
+        name: z.string().min(1).max(80),
+        time: clock,
+        items: z.array(z.object({ recipe: id, pieces: z.int().min(1).max(2000).optional(), choices, split })),
+      }),
+    )
+    .default([]),
+  freezer: z
+    .array(
+      z.object({
+        recipe: id,
+        pieces: z.int().min(1).max(2000),
+        as: z.enum(["raw", "cooked"]).optional(),
+        choices,
+        split,
+        by: z.object({ day, time: clock }),
+      }),
+    )
+    .default([]),
+  doneAhead: z
+    .array(
+      z.object({
+        recipe: id,
+        pieces: z.int().min(1).max(2000).optional(),
+        through: id,
+        when: z.object({ day, where: z.string().optional() }).optional(),
+        held: z.string().optional(),
+      }),
+    )
+    .default([]),
+  /** Made beyond what the guests eat, % of the pieces that follow from them. */
+  sparePct: z.number().min(0).max(25).optional(),
+  /** Doughs and fillings that are the same in several items are made in one and divided by weight. */
+  mixTogether: z.boolean().optional(),
+  rules: z.array(z.object({ id, text: z.string(), steps: z.array(z.string()) })).default([]),
+});
+
+export type Gathering = z.output<typeof GatheringSchema>;
+
+export type GatheringInput = z.input<typeof GatheringSchema>;
+
+export type Guests = Gathering["guests"][number];

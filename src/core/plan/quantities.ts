@@ -1,0 +1,53 @@
+import { batchesOf, type Batch } from "../batching/batches";
+import { planDays, type PlanDays } from "../gathering/calendar";
+import { demandsOf, type Demand } from "../gathering/demands";
+import { expand, type Expansion } from "./expand/expand";
+import { type HeadcountAnswer } from "../gathering/headcount";
+import { holdLimits } from "./limits";
+import type { PieceCount } from "./plan";
+import { type PlanRequest } from "./request";
+import { PLAIN } from "../batching/strategy";
+
+/** The part of a plan that needs no timetable: at hand at once, while the cook types. */
+export interface Quantities {
+  readonly days: PlanDays;
+  readonly demands: readonly Demand[];
+  readonly headcount: HeadcountAnswer;
+  readonly pieces: readonly PieceCount[];
+  readonly batches: readonly Batch[];
+  readonly expansion: Expansion;
+  /** Sentences that already prove that there is no timetable. */
+  readonly limits: readonly string[];
+}
+
+export function quantitiesOf(request: PlanRequest): Quantities {
+  const days = planDays(request);
+  const { demands, headcount } = demandsOf(request, days);
+  const expansion = expand(request, days, demands, PLAIN);
+  const limits = [...expansion.blockers, ...holdLimits(demands, request.kitchen)];
+  return {
+    days,
+    demands,
+    headcount,
+    pieces: piecesOf(demands, headcount),
+    batches: batchesOf(expansion.workload.groups, demands),
+    expansion,
+    limits,
+  };
+}
+
+function piecesOf(demands: readonly Demand[], headcount: HeadcountAnswer): PieceCount[] {
+  return demands.map((demand) => {
+    const count = headcount.counts.find((c) => c.wave === demand.for && c.recipe === demand.item.id);
+    const pieces = demand.range[1] - demand.range[0];
+    const whole = count?.pieces === pieces;
+    return {
+      for: demand.for,
+      item: demand.item.id,
+      variant: demand.resolved.filling,
+      needed: whole ? (count?.needed ?? null) : null,
+      pieces,
+      range: demand.range,
+    };
+  });
+}
