@@ -5,7 +5,7 @@
 import { capacitiesOf, isCarrier } from "@/core/kitchen/capacity";
 import { planDays } from "@/core/gathering/calendar";
 import { roomAt } from "@/core/kitchen/room";
-import type { Step } from "@/core/item/schema";
+import type { Step } from "@/core/item/step";
 import type { Plan } from "@/core/plan/plan";
 import { type PlanRequest } from "@/core/plan/request";
 import { SKILL_FACTOR } from "@/core/process/hands";

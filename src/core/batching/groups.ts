@@ -1,7 +1,8 @@
 import { chamberOf, loadCapacity, usesEquipment, type Capacities } from "../kitchen/capacity";
 import { type Demand } from "../gathering/demands";
 import { sizeOf, type Range } from "../shared/range";
-import type { Item, Step } from "../item/schema";
+import type { Item } from "../item/schema";
+import type { Step } from "../item/step";
 import { cut, mixSizes } from "./partition";
 import type { Kitchen } from "../kitchen/schema";
 

@@ -1,7 +1,7 @@
 import { evenParts } from "../quantities/apportion";
 import { usesEquipment } from "../kitchen/capacity";
 import { sizeOf, type Range } from "../shared/range";
-import type { Step } from "../item/schema";
+import type { Step } from "../item/step";
 import type { Kitchen } from "../kitchen/schema";
 import { mixedDoughPerPiece, type Group } from "./groups";
 

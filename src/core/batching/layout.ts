@@ -1,7 +1,7 @@
 import { chamberOf, isCarrier, loadCapacity, usesEquipment, type Capacities, type Carrier } from "../kitchen/capacity";
 import { type Demand } from "../gathering/demands";
 import { sizeOf, type Range } from "../shared/range";
-import type { Step } from "../item/schema";
+import type { Step } from "../item/step";
 import { lotsOf } from "./partition";
 import type { Kitchen } from "../kitchen/schema";
 import type { Strategy } from "./strategy";

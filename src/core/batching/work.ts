@@ -3,7 +3,8 @@ import { capacitiesOf, chamberOf, usesEquipment, type Carrier } from "../kitchen
 import { type Demand } from "../gathering/demands";
 import { overlaps, sizeOf, type Range } from "../shared/range";
 import { groupsOf, type Group } from "./groups";
-import type { Item, Step } from "../item/schema";
+import type { Item } from "../item/schema";
+import type { Step } from "../item/step";
 import { joinAlike } from "./joint";
 import { cutAt, lotsOf } from "./partition";
 import type { Kitchen } from "../kitchen/schema";

@@ -1,5 +1,7 @@
 import { Range } from "../shared/range";
-import type { Item, Path, Step } from "../item/schema";
+import type { Item } from "../item/schema";
+import type { Step } from "../item/step";
+import type { Path } from "../item/step";
 import type { PlanDays } from "./calendar";
 import { countWaves, type HeadcountAnswer } from "./headcount";
 import type { Occasion } from "./occasion";

@@ -1,5 +1,7 @@
 import type { Issue } from "../shared/issue";
-import type { Item, Step } from "./schema";
+import type { Item } from "./schema";
+import type { Step } from "./step";
+import { patchSteps, type StepPatch } from "./step-patch";
 
 /** References inside items that the schema cannot see: step ids, rings, rests that end before they begin. */
 export function itemIssues({ items }: { readonly items: readonly Item[] }): Issue[] {
@@ -50,8 +52,47 @@ export function itemIssues({ items }: { readonly items: readonly Item[] }): Issu
         got: ring,
         wanted: "steps that do not wait for themselves",
       });
+    else for (const { path, patches } of patchLists(item)) issues.push(...patchIssues(item.steps, patches, at(...path)));
   });
   return issues;
+}
+
+/** Every list of patches in an item, with its place. */
+function patchLists(item: Item): { readonly path: (string | number)[]; readonly patches: readonly StepPatch[] }[] {
+  return [
+    ...item.schools.flatMap((school, s) =>
+      school.options.map((option, o) => ({ path: ["schools", s, "options", o, "changes"], patches: option.changes })),
+    ),
+    ...(item.filling.variants ?? []).map((variant, v) => ({
+      path: ["filling", "variants", v, "stepChanges"],
+      patches: variant.stepChanges,
+    })),
+  ];
+}
+
+/** What patches refer to that is not there, and what the steps would become with them. */
+function patchIssues(steps: readonly Step[], patches: readonly StepPatch[], path: (string | number)[]): Issue[] {
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const issues = patches.flatMap((patch): Issue[] => {
+    const step = byId.get(patch.step);
+    if (!step) return [{ code: "unknown", path, got: patch.step, wanted: "the id of a step of this item" }];
+    if (patch.kind === "set") {
+      const lost = patch.fields.after?.find((link) => !byId.has(link.step));
+      return lost ? [{ code: "unknown", path, got: lost.step, wanted: "the id of a step of this item" }] : [];
+    }
+    if (patch.kind === "skip") return [];
+    const missing = (Object.keys(patch.within) as (keyof typeof patch.within)[]).find((part) => !step[part]);
+    return missing
+      ? [{ code: "inconsistent", path, got: `${patch.step} ${missing}`, wanted: `a step that has a ${missing}` }]
+      : [];
+  });
+  if (issues.length > 0) return issues;
+  const patched = patchSteps(steps, patches);
+  const short = patched.find((step) => step.rest && step.rest.max < step.rest.min);
+  if (short)
+    return [{ code: "inconsistent", path, got: short.rest!.max, wanted: `at least min (${short.rest!.min}) of ${short.id}` }];
+  const ring = findRing(patched);
+  return ring ? [{ code: "inconsistent", path, got: ring, wanted: "steps that do not wait for themselves" }] : [];
 }
 
 function findRing(steps: readonly Step[]): string | undefined {

@@ -1,5 +1,6 @@
-import type { Choices, Component, Item, Step } from "./schema";
-import { StepSchema } from "./schema";
+import type { Choices, Component, Item } from "./schema";
+import type { Step } from "./step";
+import { patchSteps } from "./step-patch";
 
 /** An item as it is made for one demand: options chosen, filling chosen, steps changed, losses at hand. */
 export interface ResolvedItem {
@@ -27,21 +28,6 @@ export function optionsOf(item: Item, choices: Choices): Item["schools"][number]
     const named = school.options.find((option) => option.id === choices[school.id]);
     return named ?? school.options.find((option) => option.default) ?? school.options[0];
   });
-}
-
-/** Sets a dotted field, e.g. `time.fixedMin`, in a copy of the step. */
-function withFields(step: Step, set: Record<string, unknown>): Step {
-  const copy = structuredClone(step) as unknown as Record<string, unknown>;
-  for (const [field, value] of Object.entries(set)) {
-    const keys = field.split(".");
-    let target = copy;
-    for (const key of keys.slice(0, -1)) {
-      if (target[key] === null || typeof target[key] !== "object") target[key] = {};
-      target = target[key] as Record<string, unknown>;
-    }
-    target[keys[keys.length - 1]] = structuredClone(value);
-  }
-  return StepSchema.parse(copy);
 }
 
 /** A step with what it took in this kitchen where that is longer; it is this room's time, so no more correction for warmth. */
@@ -85,16 +71,9 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
       return swap ? { cook: c.cook, ...swap.to } : c;
     });
 
-  const changes = [
-    ...options.flatMap((option) => option.changes),
-    ...(fillingVariant?.stepChanges ?? []).map((c) => ({ ...c, skip: undefined })),
-  ];
-  const steps = item.steps.flatMap((step) => {
-    if (step.when && chosen.get(step.when.school) !== step.when.option) return [];
-    const own = changes.filter((change) => change.step === step.id);
-    if (own.some((change) => change.skip)) return [];
-    return [asItTook(own.reduce((s, { set }) => (set ? withFields(s, set) : s), step))];
-  });
+  const patches = [...options.flatMap((option) => option.changes), ...(fillingVariant?.stepChanges ?? [])];
+  const there = item.steps.filter((step) => !step.when || chosen.get(step.when.school) === step.when.option);
+  const steps = patchSteps(there, patches).map(asItTook);
 
   const finish = item.finish.map((entry) => entry);
   for (const extra of options.flatMap((option) => option.finish ?? [])) {

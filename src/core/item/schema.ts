@@ -1,13 +1,10 @@
+import { id, text, minutes, celsius, StepSchema } from "./step";
 import { z } from "zod";
+import { StepPatchesSchema } from "./step-patch";
 import { SYSTEM_IDS } from "../quantities/unit-table";
-
-const id = z.string().min(1).max(80);
-const text = z.string().max(600);
 const grams = z.number().gt(0).max(100000);
 const gramsOrNone = z.number().min(0).max(100000);
 const pct = z.number().min(0).max(100);
-const minutes = z.number().min(0).max(20000);
-const celsius = z.number().min(-40).max(320);
 
 export const ComponentSchema = z.object({
   id,
@@ -29,82 +26,6 @@ const HeadSchema = z.object({
   teen: z.number().min(0).max(50),
   child: z.number().min(0).max(50),
 });
-const RestSchema = z.object({
-  min: minutes,
-  target: minutes,
-  max: minutes,
-  atC: celsius,
-  where: z.string(),
-  yeasted: z.boolean().optional(),
-});
-const TimeSchema = z.object({ fixedMin: minutes, secPerPiece: z.number().min(0).max(3600) });
-const TendSchema = z.object({ fromMin: z.int().min(-2000).max(2000), minutes: z.int().min(0).max(600) });
-const EquipmentSchema = z.object({
-  id,
-  amount: z.number().gt(0).max(100).optional(),
-  or: id.optional(),
-  settingC: celsius.optional(),
-  slots: z.number().gt(0).max(20).optional(),
-  tiers: z.number().gt(0).max(20).optional(),
-  recoveryMin: minutes.optional(),
-});
-
-export const HEAT_KINDS = ["bake", "blind-bake", "steam", "fry", "pan-fry", "reheat"] as const;
-export const STEP_KINDS = [
-  ...[
-    "weigh",
-    "mix",
-    "knead",
-    "bulk-rest",
-    "bench-rest",
-    "chill",
-    "cook-filling",
-    "cool-filling",
-    "divide",
-    "preshape",
-    "roll",
-    "fill",
-  ],
-  ...["seal", "final-proof", "glaze", "dock", "cool", "freeze", "bag", "serve"],
-  ...HEAT_KINDS,
-] as const;
-
-export const PATHS = ["fresh", "freezer", "from-freezer"] as const;
-export type Path = (typeof PATHS)[number];
-
-export const StepSchema = z.object({
-  id,
-  kind: z.enum(STEP_KINDS),
-  part: z.enum(["dough", "filling", "piece"]),
-  path: z.array(z.enum(PATHS)).min(1),
-  do: text.default(""),
-  after: z.array(z.object({ step: id, minGapMin: minutes.optional(), maxGapMin: minutes.optional() })).default([]),
-  time: TimeSchema.default({ fixedMin: 0, secPerPiece: 0 }),
-  hands: z.int().min(0).max(6).default(0),
-  attention: z.enum(["hands-on", "glance", "none"]),
-  lot: z.enum(["batch", "tray", "load"]),
-  tend: z.array(TendSchema).optional(),
-  equipment: z.array(EquipmentSchema).default([]),
-  rest: RestSchema.optional(),
-  /** What it took here, min, where that is longer than what the recipe says: planned with, and the recipe's figure kept. */
-  tookMin: minutes.optional(),
-  ahead: z.object({ hours: z.number().min(0).max(1000), where: z.string() }).optional(),
-  hold: z.object({ best: z.string(), maxMin: minutes, how: text.default("") }).optional(),
-  coreC: celsius.optional(),
-  when: z.object({ school: id, option: id }).optional(),
-  alt: z
-    .array(
-      z.object({
-        equipment: id,
-        time: TimeSchema,
-        attention: z.enum(["hands-on", "glance", "none"]),
-        tend: z.array(TendSchema).optional(),
-      }),
-    )
-    .optional(),
-  cue: z.object({ see: text.optional(), feel: text.optional(), hear: text.optional(), smell: text.optional() }).optional(),
-  caution: text.optional(),
-});
 
 const FinishSchema = z.object({ step: id, what: z.string().min(1).max(120), components: z.array(ComponentSchema) });
 
@@ -113,9 +34,7 @@ const OptionSchema = z.object({
   name: z.string().min(1),
   default: z.boolean().optional(),
   effect: text.default(""),
-  changes: z
-    .array(z.object({ step: id, set: z.record(z.string(), z.unknown()).optional(), skip: z.boolean().optional() }))
-    .default([]),
+  changes: StepPatchesSchema.default([]),
   finish: z.array(FinishSchema).optional(),
   omit: z.array(id).optional(),
   doughVariant: id.optional(),
@@ -182,7 +101,7 @@ export const ItemSchema = z.object({
           diet: z.array(z.string()).optional(),
           allergens: z.array(z.string()).optional(),
           coreC: celsius.optional(),
-          stepChanges: z.array(z.object({ step: id, set: z.record(z.string(), z.unknown()) })).default([]),
+          stepChanges: StepPatchesSchema.default([]),
         }),
       )
       .optional(),
@@ -232,6 +151,5 @@ export const ItemSchema = z.object({
 });
 
 export type Item = z.output<typeof ItemSchema>;
-export type Step = Item["steps"][number];
 export type Component = z.output<typeof ComponentSchema>;
 export type Choices = Readonly<Record<string, string>>;

@@ -1,4 +1,6 @@
-import { StepSchema, type Item, type Step } from "./schema";
+import { type Item } from "./schema";
+import type { Step } from "./step";
+import { StepSchema } from "./step";
 import { fail, ok, type Result } from "../shared/issue";
 
 /** What can be changed of a step on the desk; undefined stands for "as it was". */

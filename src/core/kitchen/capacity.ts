@@ -1,4 +1,5 @@
-import type { Item, Step } from "../item/schema";
+import type { Item } from "../item/schema";
+import type { Step } from "../item/step";
 import type { Kitchen } from "./schema";
 
 /** Sizes for which the items' capacities hold, mm and ml. */

@@ -4,7 +4,7 @@ import { type Demand } from "../gathering/demands";
 import { sizeOf } from "../shared/range";
 import { type Expansion } from "./expand/expand";
 import { isReadyWork } from "./expand/ready";
-import { HEAT_KINDS } from "../item/schema";
+import { HEAT_KINDS } from "../item/step";
 import type { Load, Lot, Note, Serve } from "./plan";
 import type { Work } from "../batching/work";
 

@@ -1,4 +1,4 @@
-import type { Step } from "../item/schema";
+import type { Step } from "../item/step";
 
 /** What is done in a step, as the first word of a task's text. */
 export const VERB: Readonly<Record<Step["kind"], string>> = {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { hostileIn } from "./guard";
 import { fail, ok, type Issue, type Issues, type Result } from "./issue";
 
 const valueAt = (input: unknown, path: readonly PropertyKey[]): unknown =>
@@ -63,14 +64,21 @@ function codeOf(issue: z.core.$ZodIssue, got: unknown): Issue["code"] {
 /**
  * Parses anything that comes from outside with its one schema.
  * A schema may give its own expectation as its error text, e.g. `z.union([...], { error: "a number or [min, max]" })`.
+ * What no schema should be shown (prototype keys, endless texts, cycles) is refused before.
  * @returns the parsed value, or every issue in the order in which Zod found them
  */
 export function parseWith<S extends z.ZodType>(schema: S, input: unknown): Result<z.output<S>> {
+  const hostile = hostileIn(input);
+  if (hostile) return fail(hostile);
   const parsed = schema.safeParse(input);
   if (parsed.success) return ok(parsed.data);
-  const issues = parsed.error.issues.map((issue): Issue => {
+  const issues = parsed.error.issues.flatMap((issue): Issue[] => {
+    const path = issue.path as (string | number)[];
     const got = valueAt(input, issue.path);
-    return { code: codeOf(issue, got), path: issue.path as (string | number)[], got, wanted: wantedOf(issue) };
+    // Of a field that is not one its name is what is wrong.
+    if (issue.code === "unrecognized_keys")
+      return issue.keys.map((key) => ({ code: "unknown", path: [...path, key], got: key, wanted: "the name of a field" }));
+    return [{ code: codeOf(issue, got), path, got, wanted: wantedOf(issue) }];
   });
   return fail(...(issues as unknown as Issues));
 }

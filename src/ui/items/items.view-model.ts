@@ -1,5 +1,7 @@
 import { deskTotals } from "@/core/item/desk";
-import type { Choices, Item, Path, Step } from "@/core/item/schema";
+import type { Choices, Item } from "@/core/item/schema";
+import type { Step } from "@/core/item/step";
+import type { Path } from "@/core/item/step";
 import { resolveItem } from "@/core/item/resolve";
 import { VERB } from "@/core/plan/words";
 import { lengthText } from "@/core/shared/clock";

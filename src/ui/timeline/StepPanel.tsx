@@ -8,7 +8,7 @@ import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/batching/batches";
 import { taskShares } from "@/core/plan/task-info";
-import type { Step } from "@/core/item/schema";
+import type { Step } from "@/core/item/step";
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import { piecesText } from "@/core/plan/words";

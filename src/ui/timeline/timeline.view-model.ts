@@ -1,7 +1,8 @@
 import type { Plan } from "@/core/plan/plan";
 import type { PlanRequest } from "@/core/plan/request";
 import { taskShares } from "@/core/plan/task-info";
-import type { Item, Step } from "@/core/item/schema";
+import type { Item } from "@/core/item/schema";
+import type { Step } from "@/core/item/step";
 import { resolveItem } from "@/core/item/resolve";
 import { stepHere } from "@/core/plan/expand/timing";
 import { VERB } from "@/core/plan/words";

@@ -1,5 +1,5 @@
 import { demoItem, demoKitchen } from "@tests/demo";
-import type { Step } from "../../item/schema";
+import type { Step } from "../../item/step";
 import { leastForTends, restWindow, stepHere, tendsOf } from "./timing";
 import { yeastFactor } from "../../process/ferment";
 

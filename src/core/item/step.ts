@@ -1,0 +1,114 @@
+import { z } from "zod";
+
+export const id = z.string().min(1).max(80);
+
+export const text = z.string().max(600);
+
+export const minutes = z.number().min(0).max(20000);
+
+export const celsius = z.number().min(-40).max(320);
+
+export const RestSchema = z.object({
+  min: minutes,
+  target: minutes,
+  max: minutes,
+  atC: celsius,
+  where: z.string(),
+  yeasted: z.boolean().optional(),
+});
+
+export const TimeSchema = z.object({ fixedMin: minutes, secPerPiece: z.number().min(0).max(3600) });
+
+export const TendSchema = z.object({ fromMin: z.int().min(-2000).max(2000), minutes: z.int().min(0).max(600) });
+
+const EquipmentSchema = z.object({
+  id,
+  amount: z.number().gt(0).max(100).optional(),
+  or: id.optional(),
+  settingC: celsius.optional(),
+  slots: z.number().gt(0).max(20).optional(),
+  tiers: z.number().gt(0).max(20).optional(),
+  recoveryMin: minutes.optional(),
+});
+
+export const HEAT_KINDS = ["bake", "blind-bake", "steam", "fry", "pan-fry", "reheat"] as const;
+
+export const STEP_KINDS = [
+  ...[
+    "weigh",
+    "mix",
+    "knead",
+    "bulk-rest",
+    "bench-rest",
+    "chill",
+    "cook-filling",
+    "cool-filling",
+    "divide",
+    "preshape",
+    "roll",
+    "fill",
+  ],
+  ...["seal", "final-proof", "glaze", "dock", "cool", "freeze", "bag", "serve"],
+  ...HEAT_KINDS,
+] as const;
+
+export const PATHS = ["fresh", "freezer", "from-freezer"] as const;
+
+export type Path = (typeof PATHS)[number];
+
+export const ATTENTION = ["hands-on", "glance", "none"] as const;
+export const AheadSchema = z.object({ hours: z.number().min(0).max(1000), where: z.string() });
+export const HoldSchema = z.object({ best: z.string(), maxMin: minutes, how: text.default("") });
+export const CueSchema = z.object({
+  see: text.optional(),
+  feel: text.optional(),
+  hear: text.optional(),
+  smell: text.optional(),
+});
+
+/** Fields of a step that an option of a school may set anew, none with a default: what a patch leaves out stays. */
+export const STEP_FIELDS = {
+  kind: z.enum(STEP_KINDS),
+  do: text,
+  after: z.array(z.object({ step: id, minGapMin: minutes.optional(), maxGapMin: minutes.optional() })),
+  time: TimeSchema,
+  hands: z.int().min(0).max(6),
+  attention: z.enum(ATTENTION),
+  lot: z.enum(["batch", "tray", "load"]),
+  tend: z.array(TendSchema),
+  equipment: z.array(EquipmentSchema),
+  rest: RestSchema,
+  ahead: AheadSchema,
+  hold: HoldSchema,
+  coreC: celsius,
+  cue: CueSchema,
+  caution: text,
+} as const;
+
+export const StepSchema = z.object({
+  ...STEP_FIELDS,
+  id,
+  part: z.enum(["dough", "filling", "piece"]),
+  path: z.array(z.enum(PATHS)).min(1),
+  do: text.default(""),
+  after: STEP_FIELDS.after.default([]),
+  time: TimeSchema.default({ fixedMin: 0, secPerPiece: 0 }),
+  hands: STEP_FIELDS.hands.default(0),
+  tend: STEP_FIELDS.tend.optional(),
+  equipment: STEP_FIELDS.equipment.default([]),
+  rest: RestSchema.optional(),
+  /** What it took here, min, where that is longer than what the recipe says: planned with, and the recipe's figure kept. */
+  tookMin: minutes.optional(),
+  ahead: AheadSchema.optional(),
+  hold: HoldSchema.optional(),
+  coreC: celsius.optional(),
+  when: z.object({ school: id, option: id }).optional(),
+  alt: z
+    .array(z.object({ equipment: id, time: TimeSchema, attention: z.enum(ATTENTION), tend: z.array(TendSchema).optional() }))
+    .optional(),
+  cue: CueSchema.optional(),
+  caution: text.optional(),
+});
+
+/** One stage of the process. Times in minutes, temperatures in °C. */
+export type Step = z.output<typeof StepSchema>;

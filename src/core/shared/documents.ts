@@ -1,0 +1,45 @@
+import type { z } from "zod";
+import { fail, type Result } from "./issue";
+import { parseWith } from "./parse";
+
+/** A document of an older version as one of the next. What it cannot make sense of it leaves for the schema to refuse. */
+export type Upcaster = (document: Record<string, unknown>) => Record<string, unknown>;
+
+/** A kind of document that is stored: what it looks like today, and how each older version becomes the next. */
+export interface DocumentKind<S extends z.ZodType> {
+  readonly schema: S;
+  /** Today's version, 1 or more. */
+  readonly version: number;
+  /** By the version that they read. */
+  readonly upcasters: Readonly<Record<number, Upcaster>>;
+}
+
+/**
+ * Reads a stored document of any version up to today's.
+ * @param written the version that it was written in
+ * Issues: those of the schema; `unknown` schemaVersion where a newer version of the application wrote it.
+ */
+export function readDocument<S extends z.ZodType>(
+  kind: DocumentKind<S>,
+  written: number,
+  document: unknown,
+): Result<z.output<S>> {
+  if (!Number.isInteger(written) || written < 1 || written > kind.version)
+    return fail({ code: "unknown", path: ["schemaVersion"], got: written, wanted: `a version from 1 to ${kind.version}` });
+  let now = document;
+  for (let version = written; version < kind.version; version++)
+    if (now !== null && typeof now === "object" && !Array.isArray(now))
+      now = kind.upcasters[version](now as Record<string, unknown>);
+  return parseWith(kind.schema, now);
+}
+
+/** The same from its text as it lies in a database; damaged text is told like a damaged field. */
+export function readDocumentText<S extends z.ZodType>(kind: DocumentKind<S>, written: number, text: string): Result<z.output<S>> {
+  let document: unknown;
+  try {
+    document = JSON.parse(text);
+  } catch {
+    return fail({ code: "unreadable", path: [], got: text.slice(0, 40), wanted: "JSON" });
+  }
+  return readDocument(kind, written, document);
+}
