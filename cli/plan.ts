@@ -1,5 +1,7 @@
 // One plan on standard output for a request file: gathering, items and kitchen in, quantities, problem and solution out.
-import { makePlan, parseRequest } from "@/core/plan/pipeline";
+import { planDocument } from "@/core/plan/document";
+import { makePlan } from "@/core/plan/pipeline";
+import { parseRequest } from "@/core/plan/request-check";
 import { print, readJson, refuse, valueOrRefuse } from "./common";
 
 /** Time for a request that names neither seconds nor iterations, s. */
@@ -12,4 +14,4 @@ const limited = request.solve.seconds !== undefined || request.solve.iterations 
 const plan = makePlan(limited ? request : { ...request, solve: { ...request.solve, seconds: DEFAULT_SECONDS } }, {
   now: () => performance.now(),
 });
-print(`${JSON.stringify(plan, null, 1)}\n`);
+print(`${JSON.stringify(planDocument(plan), null, 1)}\n`);

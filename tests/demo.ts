@@ -1,5 +1,5 @@
 import { ItemSchema, type Item } from "@/core/item/schema";
-import { parseRequest } from "@/core/plan/pipeline";
+import { parseRequest } from "@/core/plan/request-check";
 import { type PlanRequest } from "@/core/plan/request";
 import { type GatheringInput } from "@/core/gathering/schema";
 import { KitchenSchema, type Kitchen } from "@/core/kitchen/schema";

@@ -6,7 +6,7 @@ import { capacitiesOf, isCarrier } from "@/core/kitchen/capacity";
 import { planDays } from "@/core/gathering/calendar";
 import { roomAt } from "@/core/kitchen/room";
 import type { Step } from "@/core/item/step";
-import type { Plan } from "@/core/plan/plan";
+import type { Plan } from "@/core/plan/schema";
 import { type PlanRequest } from "@/core/plan/request";
 import { SKILL_FACTOR } from "@/core/process/hands";
 import { resolveItem, throughStep, type ResolvedItem } from "@/core/item/resolve";
@@ -39,7 +39,7 @@ interface DemandView {
 
 /** Sentences for all that a plan breaks; empty when it keeps the eight rules. */
 export function brokenRules(request: PlanRequest, plan: Plan): string[] {
-  if (plan.solution.status === "infeasible") return plan.solution.why.length > 0 ? [] : ["1: infeasible without a reason"];
+  if (plan.solution.status === "infeasible") return plan.refusal.length > 0 ? [] : ["1: infeasible without a reason"];
   const demands = demandViews(request, plan);
   const works = worksOf(request, plan, demands);
   return [
@@ -321,7 +321,7 @@ function chambers(request: PlanRequest, plan: Plan, works: readonly Done[]): str
     const rest = work.step.rest !== undefined;
     return [{ ...work, chamber: id, family: entry.id, setting, amount, rest, recovery: entry.recoveryMin ?? 0 }];
   });
-  const changed = plan.solution.tasks.find((t) => /oil/i.test(plan.tasks[t.id]?.text ?? "") && plan.tasks[t.id]?.step === null);
+  const changed = plan.solution.tasks.find((t) => plan.tasks[t.id]?.what.code === "oil-change");
   for (const a of stays)
     for (const b of stays) {
       if (a === b || a.chamber !== b.chamber || a.start > b.start) continue;

@@ -9,7 +9,7 @@ import { GatheringCards, type GatheringCard } from "@/ui/home/GatheringCards";
 import { TopBar } from "@/ui/kit/TopBar";
 import { Empty } from "@/ui/kit/Empty";
 import { guestTotal } from "@/ui/plan/plan-state";
-import { dayText, momentText, summarise } from "@/ui/plan/plan-summary";
+import { dateText, momentText, summarise } from "@/ui/plan/plan-summary";
 
 const awayText = (days: number): string =>
   days === 0 ? "today" : days === 1 ? "tomorrow" : days < 0 ? "past" : `in ${days} days`;
@@ -24,18 +24,16 @@ export default function Home() {
     .sort((a, b) => (a.date < b.date ? -1 : 1))
     .map(({ gathering, date }): GatheringCard => {
       const stored = planRepository(db).latest(gathering.id);
-      const summary = stored && summarise(stored.plan, stored.request);
+      const summary = stored && summarise(stored.plan);
       const guests = guestTotal(gathering);
       return {
         id: gathering.id,
         name: gathering.name,
         line: gathering.line,
-        day: dayText(date, 0),
+        day: dateText(date),
         away: awayText(daysBetween(today, date)),
         forWhom: guests > 0 ? `${guests} guests` : "for the freezer",
-        begins: summary
-          ? `hands on from ${momentText(stored.plan.origin, summary.firstStart, summary.severalDays)}`
-          : "no plan yet",
+        begins: summary ? `hands on from ${momentText(stored.plan, summary.firstStart, summary.severalDays)}` : "no plan yet",
       };
     });
   return (

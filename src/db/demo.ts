@@ -9,16 +9,16 @@ import demoKitchens from "./demo/kitchens.json";
 import { gatheringRepository } from "./gatherings";
 import { itemRepository } from "./items";
 import { kitchenRepository } from "./kitchens";
-import { gatherings, items, kitchens, pantry, plans } from "./schema";
+import { gatherings, items, kitchens, pantry, planReferences, plans } from "./schema";
 
 /** Fills an empty database with the demo: nine items, three kitchens, three gatherings whose dates follow today. */
 export function seedDemo(db: Db, savedAt: string): boolean {
   if (itemRepository(db).count() > 0) return false;
   db.transaction(() => {
-    demoItems.forEach((item, i) => itemRepository(db).save(ItemSchema.parse(item), i));
+    demoItems.forEach((item, i) => itemRepository(db).save(ItemSchema.parse(item), { savedAt, position: i }));
     demoKitchens.forEach((kitchen, i) => kitchenRepository(db).save(KitchenSchema.parse(kitchen), i));
     demoGatherings.forEach((gathering, i) =>
-      gatheringRepository(db).save(GatheringSchema.parse(gathering), gathering.kitchen, savedAt, i),
+      gatheringRepository(db).save(GatheringSchema.parse(gathering), { savedAt, kitchenId: gathering.kitchen, position: i }),
     );
   });
   return true;
@@ -27,7 +27,7 @@ export function seedDemo(db: Db, savedAt: string): boolean {
 /** Takes out everything, so that the demo can be filled in anew. */
 export function clearAll(db: Db): void {
   db.transaction((tx) => {
-    for (const table of [plans, gatherings, kitchens, items, pantry])
+    for (const table of [planReferences, plans, gatherings, kitchens, items, pantry])
       tx.delete(table)
         .where(sql`1 = 1`)
         .run();

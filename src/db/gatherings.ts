@@ -1,28 +1,49 @@
 import { asc, eq } from "drizzle-orm";
-import { GatheringSchema, type Gathering } from "@/core/gathering/schema";
+import { GATHERING_DOCUMENT, type Gathering } from "@/core/gathering/schema";
+import { ok, type Result } from "@/core/shared/issue";
 import type { Db } from "./database";
+import { conflict, readRow, readRows, toRow, type Listed, type Saving, type Stored } from "./documents";
 import { gatherings } from "./schema";
 
 /** A gathering with the kitchen it is held in. */
-export interface StoredGathering {
-  readonly gathering: Gathering;
+export interface StoredGathering extends Stored<Gathering> {
   readonly kitchenId: string;
 }
 
-const toStored = (row: typeof gatherings.$inferSelect): StoredGathering => ({
-  gathering: GatheringSchema.parse({ ...JSON.parse(row.data), id: row.id, name: row.name }),
-  kitchenId: row.kitchenId,
-});
-
-export const gatheringRepository = (db: Db) => ({
-  all: (): StoredGathering[] =>
-    db.select().from(gatherings).orderBy(asc(gatherings.position), asc(gatherings.name)).all().map(toStored),
-  find: (id: string): StoredGathering | undefined =>
-    db.select().from(gatherings).where(eq(gatherings.id, id)).all().map(toStored)[0],
-  /** Adds a gathering, or replaces what the cook had before under the same id. */
-  save(gathering: Gathering, kitchenId: string, savedAt: string, position?: number): void {
-    const { id, name, ...data } = gathering;
-    const row = { id, name, kitchenId, savedAt, data: JSON.stringify(data), ...(position !== undefined && { position }) };
-    db.insert(gatherings).values(row).onConflictDoUpdate({ target: gatherings.id, set: row }).run();
-  },
-});
+export const gatheringRepository = (db: Db) => {
+  const rowOf = (id: string) => db.select().from(gatherings).where(eq(gatherings.id, id)).all().at(0);
+  return {
+    list: (): Listed<Gathering> =>
+      readRows(GATHERING_DOCUMENT, db.select().from(gatherings).orderBy(asc(gatherings.position), asc(gatherings.name)).all()),
+    /** Undefined where there is none. */
+    find(id: string): Result<StoredGathering> | undefined {
+      const row = rowOf(id);
+      if (!row) return undefined;
+      const read = readRow(GATHERING_DOCUMENT, row);
+      return read.ok ? ok({ ...read.value, kitchenId: row.kitchenId }) : read;
+    },
+    isThere: (id: string): boolean => rowOf(id) !== undefined,
+    /** Adds a gathering, or the next revision of it; its kitchen stays unless one is named. Issues: `conflict`. */
+    save(
+      gathering: Gathering,
+      { savedAt, from, kitchenId, position }: Saving & { kitchenId?: string; position?: number },
+    ): Result<{ id: string; revision: number }> {
+      return db.transaction((tx) => {
+        const there = rowOf(gathering.id);
+        if (from !== undefined && there?.revision !== from) {
+          const stored = there && readRow(GATHERING_DOCUMENT, there);
+          return conflict(stored?.ok ? stored.value : undefined);
+        }
+        const row = {
+          ...toRow(GATHERING_DOCUMENT, gathering),
+          kitchenId: kitchenId ?? there?.kitchenId ?? gathering.kitchen ?? "",
+          revision: (there?.revision ?? 0) + 1,
+          savedAt,
+          ...(position !== undefined && { position }),
+        };
+        tx.insert(gatherings).values(row).onConflictDoUpdate({ target: gatherings.id, set: row }).run();
+        return ok({ id: row.id, revision: row.revision });
+      });
+    },
+  };
+};

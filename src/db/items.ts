@@ -1,72 +1,89 @@
-import { asc, eq, isNull, sql } from "drizzle-orm";
-import { ItemSchema, type Item } from "@/core/item/schema";
+import { asc, desc, eq, isNull, sql, type SQL } from "drizzle-orm";
+import type { Item } from "@/core/item/schema";
+import { ITEM_DOCUMENT } from "@/core/item/versions";
+import { ok, type Result } from "@/core/shared/issue";
 import type { Db } from "./database";
-import { items } from "./schema";
-
-type Row = typeof items.$inferSelect;
-type NewRow = Omit<Row, "archivedAt">;
-
-function toItem(row: Row): Item {
-  const part = (text: string) => JSON.parse(text) as Record<string, unknown>;
-  return ItemSchema.parse({
-    id: row.id,
-    name: row.name,
-    ...part(row.about),
-    ...part(row.formula),
-    ...part(row.piece),
-    ...part(row.storage),
-    steps: JSON.parse(row.steps),
-    schools: JSON.parse(row.schools),
-  });
-}
-
-function toRow(item: Item, position: number): NewRow {
-  const { id, name, dough, filling, finish, piece, capacity, storage, faults, fryOil, steps, schools, ...about } = item;
-  return {
-    id,
-    name,
-    position,
-    about: JSON.stringify(about),
-    formula: JSON.stringify({ dough, filling, finish }),
-    piece: JSON.stringify({ piece, capacity, fryOil }),
-    storage: JSON.stringify({ storage, faults }),
-    steps: JSON.stringify(steps),
-    schools: JSON.stringify(schools),
-  };
-}
+import { conflict, readRow, readRows, toRow, type Listed, type Saving, type Stored } from "./documents";
+import { items, itemVersions } from "./schema";
 
 /** Items in the cook's order. */
-export const itemRepository = (db: Db) => ({
-  /** Those in use; with the archived ones where a gathering may still name them. */
-  all: ({ archived = false } = {}): Item[] =>
-    db
-      .select()
-      .from(items)
-      .where(archived ? undefined : isNull(items.archivedAt))
-      .orderBy(asc(items.position), asc(items.name))
-      .all()
-      .map(toItem),
-  find: (id: string): Item | undefined => db.select().from(items).where(eq(items.id, id)).all().map(toItem)[0],
-  isArchived: (id: string): boolean => db.select().from(items).where(eq(items.id, id)).all()[0]?.archivedAt != null,
-  /** Adds an item at the end, or replaces what was there under the same id, where it stands. */
-  save(item: Item, position?: number): void {
-    const last = db
-      .select({ n: sql<number>`coalesce(max(position), -1)` })
-      .from(items)
-      .all()[0].n;
-    const { position: _kept, ...change } = toRow(item, 0);
-    db.insert(items)
-      .values(toRow(item, position ?? last + 1))
-      .onConflictDoUpdate({ target: items.id, set: change })
-      .run();
-  },
-  /** Puts an item away (a time) or brings it back (null). */
-  archive(id: string, at: string | null): void {
-    db.update(items).set({ archivedAt: at }).where(eq(items.id, id)).run();
-  },
-  count: (): number =>
-    db
-      .select({ n: sql<number>`count(*)` })
-      .from(items)
-      .all()[0].n,
-});
+export const itemRepository = (db: Db) => {
+  const rowOf = (id: string) => db.select().from(items).where(eq(items.id, id)).all().at(0);
+  return {
+    /** Those in use; with the archived ones where a gathering may still name them. */
+    list: ({ archived = false } = {}): Listed<Item> =>
+      readRows(
+        ITEM_DOCUMENT,
+        db
+          .select()
+          .from(items)
+          .where(archived ? undefined : isNull(items.archivedAt))
+          .orderBy(asc(items.position), asc(items.name))
+          .all(),
+      ),
+    /** The same without those that cannot be read. */
+    all({ archived = false } = {}): Item[] {
+      return this.list({ archived }).readable.map(({ document }) => document);
+    },
+    /** Undefined where there is none. */
+    find(id: string): Result<Stored<Item>> | undefined {
+      const row = rowOf(id);
+      return row && readRow(ITEM_DOCUMENT, row);
+    },
+    isArchived: (id: string): boolean => rowOf(id)?.archivedAt != null,
+    /** Where an item stands among all, archived ones included. */
+    placeOf: (id: string): number =>
+      db
+        .select({ id: items.id })
+        .from(items)
+        .orderBy(asc(items.position), asc(items.name))
+        .all()
+        .findIndex((row) => row.id === id),
+    /** Adds an item at the end, or the next revision of it where it stands. Issues: `conflict`. */
+    save(item: Item, { savedAt, from, position }: Saving & { position?: number }): Result<{ id: string; revision: number }> {
+      return db.transaction((tx) => {
+        const there = rowOf(item.id);
+        if (from !== undefined && there?.revision !== from) {
+          const stored = there && readRow(ITEM_DOCUMENT, there);
+          return conflict(stored?.ok ? stored.value : undefined);
+        }
+        const most = (column: SQL, where: SQL) => tx.get<{ n: number | null }>(sql`select max(${column}) as n ${where}`).n;
+        const last = most(sql`position`, sql`from ${items}`) ?? -1;
+        // A database that was emptied for the demo keeps its versions: they go on counting from there.
+        const newest = most(sql`revision`, sql`from ${itemVersions} where ${itemVersions.itemId} = ${item.id}`) ?? 0;
+        const row = { ...toRow(ITEM_DOCUMENT, item), revision: Math.max(there?.revision ?? 0, newest) + 1 };
+        tx.insert(items)
+          .values({ ...row, position: position ?? last + 1 })
+          .onConflictDoUpdate({ target: items.id, set: row })
+          .run();
+        const { id, ...version } = row;
+        tx.insert(itemVersions)
+          .values({ ...version, itemId: id, savedAt })
+          .run();
+        return ok({ id, revision: row.revision });
+      });
+    },
+    /** Every version of an item that was saved, the newest first. */
+    versions: (id: string): { revision: number; savedAt: string; item: Result<Stored<Item>> }[] =>
+      db
+        .select()
+        .from(itemVersions)
+        .where(eq(itemVersions.itemId, id))
+        .orderBy(desc(itemVersions.revision))
+        .all()
+        .map((row) => ({
+          revision: row.revision,
+          savedAt: row.savedAt,
+          item: readRow(ITEM_DOCUMENT, { ...row, id: row.itemId }),
+        })),
+    /** Puts an item away (a time) or brings it back (null). */
+    archive(id: string, at: string | null): void {
+      db.update(items).set({ archivedAt: at }).where(eq(items.id, id)).run();
+    },
+    count: (): number =>
+      db
+        .select({ n: sql<number>`count(*)` })
+        .from(items)
+        .all()[0].n,
+  };
+};

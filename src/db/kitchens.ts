@@ -1,16 +1,17 @@
 import { eq } from "drizzle-orm";
-import { KitchenSchema, type Kitchen } from "@/core/kitchen/schema";
+import { KITCHEN_DOCUMENT, type Kitchen } from "@/core/kitchen/schema";
+import type { Result } from "@/core/shared/issue";
 import type { Db } from "./database";
+import { readRow, toRow, type Stored } from "./documents";
 import { kitchens } from "./schema";
 
-const toKitchen = (row: typeof kitchens.$inferSelect): Kitchen =>
-  KitchenSchema.parse({ ...JSON.parse(row.data), id: row.id, name: row.name });
-
 export const kitchenRepository = (db: Db) => ({
-  find: (id: string): Kitchen | undefined => db.select().from(kitchens).where(eq(kitchens.id, id)).all().map(toKitchen)[0],
+  find(id: string): Result<Stored<Kitchen>> | undefined {
+    const row = db.select().from(kitchens).where(eq(kitchens.id, id)).all().at(0);
+    return row && readRow(KITCHEN_DOCUMENT, row);
+  },
   save(kitchen: Kitchen, position = 0): void {
-    const { id, name, ...data } = kitchen;
-    const row = { id, name, position, data: JSON.stringify(data) };
+    const row = { ...toRow(KITCHEN_DOCUMENT, kitchen), position };
     db.insert(kitchens).values(row).onConflictDoUpdate({ target: kitchens.id, set: row }).run();
   },
 });

@@ -1,43 +1,95 @@
-import { desc, eq } from "drizzle-orm";
-import { KeptPlanSchema } from "@/core/plan/kept-plan";
-import type { Plan } from "@/core/plan/plan";
-import type { PlanRequest } from "@/core/plan/request";
+import { and, desc, eq, isNull, sql } from "drizzle-orm";
+import { KEPT_PLAN_DOCUMENT, type KeptPlan } from "@/core/plan/kept-plan";
+import { readDocument } from "@/core/shared/documents";
 import type { Db } from "./database";
-import { plans } from "./schema";
+import { planReferences, plans } from "./schema";
 
 /** A plan that was accepted, with all it was made from. */
-export interface StoredPlan {
-  readonly request: PlanRequest;
-  readonly plan: Plan;
+export interface StoredPlan extends KeptPlan {
   readonly savedAt: string;
 }
 
-/** Older accepted plans that are kept for each gathering. */
+/** What the list of gatherings says of a plan, from columns alone. Minutes from `origin`. */
+export interface PlanGlance {
+  readonly origin: string;
+  readonly firstStart: number;
+  readonly lastEnd: number;
+  readonly cost: number;
+  readonly status: "optimal" | "feasible";
+}
+
+/** Older accepted plans that are kept for each gathering, beside those that something refers to. */
 const KEPT = 5;
 
 export const planRepository = (db: Db) => ({
   latest(gatheringId: string): StoredPlan | undefined {
-    const row = db.select().from(plans).where(eq(plans.gatheringId, gatheringId)).orderBy(desc(plans.id)).limit(1).all()[0];
+    const row = db.select().from(plans).where(eq(plans.gatheringId, gatheringId)).orderBy(desc(plans.id)).limit(1).all().at(0);
     if (!row) return undefined;
-    const stored = KeptPlanSchema.safeParse({ request: JSON.parse(row.request), plan: JSON.parse(row.plan) });
-    // One that an older version wrote and this one cannot read is as good as none: a new one is looked for.
-    return stored.success ? { request: stored.data.request, plan: stored.data.plan, savedAt: row.savedAt } : undefined;
+    try {
+      const document = { request: JSON.parse(row.request) as unknown, plan: JSON.parse(row.plan) as unknown };
+      const stored = readDocument(KEPT_PLAN_DOCUMENT, row.schemaVersion, document);
+      // One that cannot be read is as good as none: a new one is looked for.
+      return stored.ok ? { ...stored.value, savedAt: row.savedAt } : undefined;
+    } catch {
+      return undefined;
+    }
   },
-  save(gatheringId: string, request: PlanRequest, plan: Plan, savedAt: string): void {
-    if (plan.solution.status === "infeasible") throw new Error("only a plan with a timetable is kept");
-    const status = plan.solution.status;
-    db.transaction((tx) => {
-      tx.insert(plans)
-        .values({ gatheringId, status, request: JSON.stringify(request), plan: JSON.stringify(plan), savedAt })
-        .run();
+  /** The newest plan of each gathering in short. */
+  glances(): ReadonlyMap<string, PlanGlance> {
+    const newest = db
+      .select({ id: sql<number>`max(${plans.id})`.as("newest") })
+      .from(plans)
+      .groupBy(plans.gatheringId)
+      .as("newest");
+    const rows = db
+      .select({
+        gatheringId: plans.gatheringId,
+        origin: plans.origin,
+        firstStart: plans.firstStart,
+        lastEnd: plans.lastEnd,
+        cost: plans.cost,
+        status: plans.status,
+      })
+      .from(plans)
+      .innerJoin(newest, eq(plans.id, newest.id))
+      .all();
+    return new Map(rows.map(({ gatheringId, ...glance }) => [gatheringId, glance]));
+  },
+  /** Keeps a plan with a timetable. @returns its id */
+  save(gatheringId: string, { request, plan }: KeptPlan, savedAt: string): number {
+    const { status, tasks, cost } = plan.solution;
+    if (status === "infeasible") throw new Error("only a plan with a timetable is kept");
+    return db.transaction((tx) => {
+      const [{ id }] = tx
+        .insert(plans)
+        .values({
+          gatheringId,
+          schemaVersion: KEPT_PLAN_DOCUMENT.version,
+          status,
+          cost,
+          origin: plan.origin,
+          firstStart: tasks.reduce((first, task) => Math.min(first, task.start), Infinity),
+          lastEnd: tasks.reduce((last, task) => Math.max(last, task.end), 0),
+          request: JSON.stringify(request),
+          plan: JSON.stringify(plan),
+          savedAt,
+        })
+        .returning({ id: plans.id })
+        .all();
       const old = tx
         .select({ id: plans.id })
         .from(plans)
-        .where(eq(plans.gatheringId, gatheringId))
+        .leftJoin(planReferences, eq(planReferences.planId, plans.id))
+        .where(and(eq(plans.gatheringId, gatheringId), isNull(planReferences.planId)))
         .orderBy(desc(plans.id))
         .all()
         .slice(KEPT);
-      for (const { id } of old) tx.delete(plans).where(eq(plans.id, id)).run();
+      for (const plan of old) tx.delete(plans).where(eq(plans.id, plan.id)).run();
+      return id;
     });
+  },
+  /** Says that something refers to a plan: it is kept from then on. */
+  refer(planId: number, kind: string, reference: string): void {
+    db.insert(planReferences).values({ planId, kind, reference }).onConflictDoNothing().run();
   },
 });

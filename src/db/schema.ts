@@ -1,34 +1,44 @@
 import { sql } from "drizzle-orm";
-import { check, index, integer, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
+import { check, index, integer, primaryKey, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
 
-/** JSON columns are parsed by the core's schemas when they are read; the database checks that they are JSON at all. */
+/** What every stored document has: its JSON, the version it was written in, and how often it was saved. */
+const document = {
+  data: text("data").notNull(),
+  schemaVersion: integer("schema_version").notNull().default(1),
+  /** Counts the savings: one who saves says which revision they began from. */
+  revision: integer("revision").notNull().default(1),
+};
+
+/**
+ * Columns hold what is searched, sorted or counted; the rest is one JSON document, which the core's schemas parse when it is
+ * read. The database checks that it is JSON at all.
+ */
 export const items = sqliteTable(
   "items",
   {
     id: text("id").primaryKey(),
     name: text("name").notNull(),
     position: integer("position").notNull().default(0),
-    /** Name, family, diets, allergens, pieces a guest, base batch. */
-    about: text("about").notNull(),
-    /** Dough, filling and finish with their losses, g and %. */
-    formula: text("formula").notNull(),
-    /** Piece and how many fit where, g and mm. */
-    piece: text("piece").notNull(),
-    steps: text("steps").notNull(),
-    schools: text("schools").notNull(),
-    storage: text("storage").notNull(),
+    ...document,
     /** When it was put away; null while it is in use. */
     archivedAt: text("archived_at"),
   },
   (t) => [
     check("items_name", sql`length(trim(${t.name})) > 0`),
-    check("items_about", sql`json_valid(${t.about})`),
-    check("items_formula", sql`json_valid(${t.formula})`),
-    check("items_piece", sql`json_valid(${t.piece})`),
-    check("items_steps", sql`json_valid(${t.steps}) and json_array_length(${t.steps}) > 0`),
-    check("items_schools", sql`json_valid(${t.schools})`),
-    check("items_storage", sql`json_valid(${t.storage})`),
+    check("items_data", sql`json_valid(${t.data}) and json_array_length(${t.data}, '$.steps') > 0`),
   ],
+);
+
+/** Every item as it ever was saved. Append-only: triggers refuse changes. */
+export const itemVersions = sqliteTable(
+  "item_versions",
+  {
+    itemId: text("item_id").notNull(),
+    ...document,
+    name: text("name").notNull(),
+    savedAt: text("saved_at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.itemId, t.revision] }), check("item_versions_data", sql`json_valid(${t.data})`)],
 );
 
 export const kitchens = sqliteTable(
@@ -37,7 +47,7 @@ export const kitchens = sqliteTable(
     id: text("id").primaryKey(),
     name: text("name").notNull(),
     position: integer("position").notNull().default(0),
-    data: text("data").notNull(),
+    ...document,
   },
   (t) => [check("kitchens_name", sql`length(trim(${t.name})) > 0`), check("kitchens_data", sql`json_valid(${t.data})`)],
 );
@@ -51,7 +61,7 @@ export const gatherings = sqliteTable(
     kitchenId: text("kitchen_id")
       .notNull()
       .references(() => kitchens.id),
-    data: text("data").notNull(),
+    ...document,
     savedAt: text("saved_at").notNull(),
   },
   (t) => [check("gatherings_name", sql`length(trim(${t.name})) > 0`), check("gatherings_data", sql`json_valid(${t.data})`)],
@@ -81,7 +91,13 @@ export const plans = sqliteTable(
     gatheringId: text("gathering_id")
       .notNull()
       .references(() => gatherings.id, { onDelete: "cascade" }),
+    schemaVersion: integer("schema_version").notNull().default(1),
     status: text("status", { enum: ["optimal", "feasible"] }).notNull(),
+    cost: real("cost").notNull().default(0),
+    /** Local date and time of minute 0, and the minutes from there to the first start and the last end. */
+    origin: text("origin").notNull().default(""),
+    firstStart: integer("first_start").notNull().default(0),
+    lastEnd: integer("last_end").notNull().default(0),
     request: text("request").notNull(),
     plan: text("plan").notNull(),
     savedAt: text("saved_at").notNull(),
@@ -92,4 +108,17 @@ export const plans = sqliteTable(
     check("plans_request", sql`json_valid(${t.request})`),
     check("plans_plan", sql`json_valid(${t.plan})`),
   ],
+);
+
+/** What else refers to a plan, by kind and id: such a plan is never pruned. */
+export const planReferences = sqliteTable(
+  "plan_references",
+  {
+    planId: integer("plan_id")
+      .notNull()
+      .references(() => plans.id, { onDelete: "restrict" }),
+    kind: text("kind").notNull(),
+    reference: text("reference").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.planId, t.kind, t.reference] })],
 );

@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from "comlink";
-import type { Plan } from "@/core/plan/plan";
+import type { Plan } from "@/core/plan/schema";
 import { slipOf } from "@/core/plan/slip";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";

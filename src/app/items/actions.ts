@@ -2,32 +2,53 @@
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { noteUsed } from "@/core/item/by-feel";
-import { copyOf } from "@/core/item/recipe";
-import { ItemSchema } from "@/core/item/schema";
 import { itemIssues } from "@/core/item/check";
+import { copyOf } from "@/core/item/recipe";
+import { ItemSchema, type Item } from "@/core/item/schema";
 import { fail, ok, type Issues, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
+import { outcome } from "../outcome";
 
-/** Saves an item as it stands on the desk; the answer is its id, or every issue to show. */
-export async function saveItem(input: unknown): Promise<Result<{ id: string }>> {
+interface Saved {
+  readonly id: string;
+  readonly revision: number;
+}
+
+const Revision = z.int().min(1);
+const unknownItem = (id: unknown) => fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of an item" });
+
+/** Checks an item and writes its next revision; `from` is the one that the changes began from, none for a new item. */
+function store(input: unknown, from?: number): Result<Saved> {
   const parsed = parseWith(ItemSchema, input);
   if (!parsed.ok) return parsed;
   const issues = itemIssues({ items: [parsed.value] });
   if (issues.length > 0) return fail(...(issues as unknown as Issues));
-  itemRepository(database()).save(parsed.value);
-  revalidatePath("/items");
-  return ok({ id: parsed.value.id });
+  const saved = itemRepository(database()).save(parsed.value, { savedAt: new Date().toISOString(), from });
+  if (saved.ok) revalidatePath("/items");
+  return saved;
+}
+
+function add(item: Item): Result<Saved> {
+  if (itemRepository(database()).find(item.id))
+    return fail({ code: "inconsistent", path: ["name"], got: item.name, wanted: "a name that no other item has" });
+  return store(item);
+}
+
+/**
+ * Saves an item as it stands on the desk, on from the revision that the desk began with. Issues: those of its schema and
+ * of what it refers to; `conflict` where it was saved elsewhere since, with what stands now; `failed`.
+ */
+export async function saveItem(input: unknown, from: unknown): Promise<Result<Saved>> {
+  const revision = parseWith(Revision, from);
+  return revision.ok ? outcome(() => store(input, revision.value)) : revision;
 }
 
 /** Adds an item under an id that no other has. */
-export async function createItem(input: unknown): Promise<Result<{ id: string }>> {
+export async function createItem(input: unknown): Promise<Result<Saved>> {
   const parsed = parseWith(ItemSchema, input);
-  if (!parsed.ok) return parsed;
-  if (itemRepository(database()).find(parsed.value.id))
-    return fail({ code: "inconsistent", path: ["name"], got: parsed.value.name, wanted: "a name that no other item has" });
-  return saveItem(parsed.value);
+  return parsed.ok ? outcome(() => add(parsed.value)) : parsed;
 }
 
 const NoteSchema = z.object({
@@ -38,31 +59,39 @@ const NoteSchema = z.object({
 });
 
 /** Notes how much of a liquid went in by feel; the next plan starts from it. */
-export async function noteLiquid(input: unknown): Promise<Result<{ id: string }>> {
+export async function noteLiquid(input: unknown): Promise<Result<Saved>> {
   const parsed = parseWith(NoteSchema, input);
   if (!parsed.ok) return parsed;
   const { item: id, component, usedG, plannedG } = parsed.value;
-  const item = itemRepository(database()).find(id);
-  if (!item) return fail({ code: "unknown", path: ["item"], got: id, wanted: "the id of an item" });
-  const noted = noteUsed(item, component, usedG, plannedG);
-  return noted.ok ? saveItem(noted.value) : noted;
+  return outcome(() => {
+    const found = itemRepository(database()).find(id);
+    if (!found) return unknownItem(id);
+    if (!found.ok) return found;
+    const noted = noteUsed(found.value.document, component, usedG, plannedG);
+    return noted.ok ? store(noted.value, found.value.revision) : noted;
+  });
 }
 
 /** A copy under a name of its own; `emptied` leaves the filling out, to try another in the same dough. */
-export async function duplicateItem(id: unknown, emptied: unknown): Promise<Result<{ id: string }>> {
-  const repository = itemRepository(database());
-  const item = typeof id === "string" ? repository.find(id) : undefined;
-  if (!item) return fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of an item" });
-  const taken = repository.all({ archived: true }).map((other) => other.id);
-  return createItem(copyOf(item, taken, emptied === true));
+export async function duplicateItem(id: unknown, emptied: unknown): Promise<Result<Saved>> {
+  return outcome(() => {
+    const repository = itemRepository(database());
+    const found = typeof id === "string" ? repository.find(id) : undefined;
+    if (!found) return unknownItem(id);
+    if (!found.ok) return found;
+    const { readable, unreadable } = repository.list({ archived: true });
+    const taken = [...readable.map(({ document }) => document.id), ...unreadable.map((row) => row.id)];
+    return add(copyOf(found.value.document, taken, emptied === true));
+  });
 }
 
 /** Puts an item away, or brings it back. */
 export async function archiveItem(id: unknown, away: unknown): Promise<Result<{ id: string }>> {
-  const repository = itemRepository(database());
-  if (typeof id !== "string" || !repository.find(id))
-    return fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of an item" });
-  repository.archive(id, away === true ? new Date().toISOString() : null);
-  revalidatePath("/items");
-  return ok({ id });
+  return outcome(() => {
+    const repository = itemRepository(database());
+    if (typeof id !== "string" || !repository.find(id)) return unknownItem(id);
+    repository.archive(id, away === true ? new Date().toISOString() : null);
+    revalidatePath("/items");
+    return ok({ id });
+  });
 }

@@ -3,6 +3,7 @@ import { type Demand } from "../gathering/demands";
 import { sizeOf, type Range } from "../shared/range";
 import type { Item } from "../item/schema";
 import type { Step } from "../item/step";
+import type { Obstacles } from "./obstacle";
 import { cut, mixSizes } from "./partition";
 import type { Kitchen } from "../kitchen/schema";
 
@@ -45,7 +46,7 @@ export function groupsOf(
   part: "dough" | "filling",
   kitchen: Kitchen,
   capacities: Capacities,
-  blockers: Set<string>,
+  obstacles: Obstacles,
 ): Group[] {
   const groups: { key: string; demands: Demand[]; steps: Step[]; ahead: boolean }[] = [];
   for (const demand of own) {
@@ -69,7 +70,7 @@ export function groupsOf(
       steps,
       ahead,
       guests: [],
-      mixes: part === "dough" ? mixesOf(range, demands[0], steps, kitchen, capacities, blockers) : [range],
+      mixes: part === "dough" ? mixesOf(range, demands[0], steps, kitchen, capacities, obstacles) : [range],
     };
   });
 }
@@ -83,7 +84,7 @@ function mixesOf(
   steps: readonly Step[],
   kitchen: Kitchen,
   capacities: Capacities,
-  blockers: Set<string>,
+  obstacles: Obstacles,
 ): Range[] {
   const { mixer } = kitchen.equipment;
   const { item } = demand;
@@ -91,7 +92,7 @@ function mixesOf(
   const perPiece = mixedDoughPerPiece(item);
   const most = Math.floor(mixer.maxDoughG / perPiece + 1e-9);
   if (most < 1) {
-    blockers.add(`${item.name}: one piece needs ${Math.round(perPiece)} g of dough and the mixer takes ${mixer.maxDoughG} g`);
+    obstacles.add({ code: "mixer-too-small", item: item.id, pieceG: perPiece, mixerG: mixer.maxDoughG });
     return [range];
   }
   const load = demand.resolved.steps.find((step) => step.path.includes(demand.path) && chamberOf(step) && step.kind !== "reheat");

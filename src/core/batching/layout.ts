@@ -1,3 +1,4 @@
+import type { Obstacle } from "./obstacle";
 import { chamberOf, isCarrier, loadCapacity, usesEquipment, type Capacities, type Carrier } from "../kitchen/capacity";
 import { type Demand } from "../gathering/demands";
 import { sizeOf, type Range } from "../shared/range";
@@ -14,7 +15,7 @@ interface Part {
 
 /** How one demand's pieces are divided at each of its own steps. */
 export class Layout {
-  readonly blockers: string[] = [];
+  readonly obstacles: Obstacle[] = [];
   private readonly rawFrozen: boolean;
 
   constructor(
@@ -74,7 +75,7 @@ export class Layout {
     if (!heated) return this.segments.map((range) => ({ range, carriers: 1 }));
     const capacity = loadCapacity(heated, this.capacities) ?? 0;
     if (capacity < 1) {
-      this.blockers.push(`${this.demand.item.name}: this kitchen has nothing that takes a load for ${heated.kind}`);
+      this.obstacles.push({ code: "no-load", item: this.demand.item.id, kind: heated.kind });
       return [{ range: this.demand.range, carriers: 1 }];
     }
     if (chamberOf(heated) === "oven") return this.ovenLoads(step, index);

@@ -5,6 +5,7 @@ import { overlaps, sizeOf, type Range } from "../shared/range";
 import { groupsOf, type Group } from "./groups";
 import type { Item } from "../item/schema";
 import type { Step } from "../item/step";
+import { Obstacles, type Obstacle } from "./obstacle";
 import { joinAlike } from "./joint";
 import { cutAt, lotsOf } from "./partition";
 import type { Kitchen } from "../kitchen/schema";
@@ -41,8 +42,8 @@ export const piecesIn = (work: Work): number => sharesOf(work).reduce((sum, { ra
 export interface Workload {
   readonly works: readonly Work[];
   readonly groups: readonly Group[];
-  /** Sentences that name what makes the whole impossible. */
-  readonly blockers: readonly string[];
+  /** What makes the whole impossible. */
+  readonly obstacles: readonly Obstacle[];
 }
 
 /**
@@ -56,23 +57,20 @@ export function workloadOf(
   mixTogether: boolean = false,
 ): Workload {
   const works: Work[] = [];
-  const blockers = new Set<string>();
+  const obstacles = new Obstacles();
   const items = [...new Set(demands.map((demand) => demand.item))];
   const apart = items.flatMap((item) => {
     const own = demands.filter((demand) => demand.item === item);
     const capacities = capacitiesOf(item, kitchen);
-    return (["dough", "filling"] as const).flatMap((part) => groupsOf(own, part, kitchen, capacities, blockers));
+    return (["dough", "filling"] as const).flatMap((part) => groupsOf(own, part, kitchen, capacities, obstacles));
   });
   const groups = mixTogether ? joinAlike(apart, kitchen) : apart;
   for (const item of items) {
     const own = demands.filter((demand) => demand.item === item);
-    const counter = new Map<string, number>();
     const add = (share: Share, rest: Pick<Work, "carrier" | "carriers" | "shared">, also: readonly Share[] = []) => {
       const { step } = share;
-      const n = (counter.get(step.id) ?? 0) + 1;
-      counter.set(step.id, n);
       const carried = demands.filter((d) => [share, ...also].some((s) => s.item === d.item && overlaps(s.range, d.range)));
-      works.push({ id: `${item.id}/${step.id}/${n}`, ...share, also, demands: carried, chamber: chamberOf(step), ...rest });
+      works.push({ id: workId(share), ...share, also, demands: carried, chamber: chamberOf(step), ...rest });
     };
     for (const group of groups.filter((g) => g.item === item && !isGuest(g))) addShared(group, kitchen, add);
     for (const demand of own) {
@@ -83,11 +81,14 @@ export function workloadOf(
       const layout = new Layout(demand, steps, cutAt(demand.range, mixes), capacitiesOf(item, kitchen), kitchen, strategy);
       for (const step of steps)
         for (const { range, ...carried } of layout.partsOf(step)) add({ item, step, range }, { ...carried, shared: false });
-      layout.blockers.forEach((text) => blockers.add(text));
+      layout.obstacles.forEach((obstacle) => obstacles.add(obstacle));
     }
   }
-  return { works, groups, blockers: [...blockers] };
+  return { works, groups, obstacles: obstacles.all };
 }
+
+/** Stable: the same pieces at the same step have the same name in every plan. */
+const workId = ({ item, step, range }: Share): string => `${item.id}/${step.id}/${range[0]}-${range[1]}`;
 
 const isGuest = (group: Group): boolean => group.together !== undefined && group.guests.length === 0;
 

@@ -1,5 +1,6 @@
 import { addDays, differenceInCalendarDays, format, parseISO } from "date-fns";
-import { MINUTES_A_DAY, minutesOfClock } from "../shared/clock";
+import { TZDate, tzOffset } from "@date-fns/tz";
+import { MINUTES_A_DAY, minutesOfClock, type ClockChange } from "../shared/clock";
 import type { Occasion } from "./occasion";
 import type { Gathering } from "./schema";
 
@@ -20,20 +21,64 @@ export interface PlanDays {
   readonly originDate: string;
   readonly date: string;
   readonly firstDay: number;
-  /** Minute of a clock time on a day (days from the gathering's date). */
+  /** Changes of the wall clock within the plan's days, in order; none where no zone is known. */
+  readonly clockChanges: readonly ClockChange[];
+  /** Minute of a clock time on a day (days from the gathering's date). A time that a clock change leaves out is the one after it. */
   minute(day: number, clock: string): number;
 }
 
-export function planDays(request: Pick<Occasion, "today" | "gathering" | "kitchen">): PlanDays {
+/** Days from minute 0 in which clock changes are looked for: no gathering reaches further. */
+const DAYS_AHEAD = 62;
+
+export function planDays(request: Pick<Occasion, "today" | "gathering" | "kitchen" | "zone">): PlanDays {
   const date = gatheringDate(request.gathering.date, request.today);
   const days = request.kitchen.cooks.flatMap((cook) => cook.hours.map((hours) => hours.day));
   const firstDay = days.length > 0 ? Math.min(...days) : 0;
+  const originDate = format(addDays(parseISO(date), firstDay), "yyyy-MM-dd");
+  const clockChanges = request.zone === undefined ? [] : changesIn(originDate, request.zone);
   return {
     date,
     firstDay,
-    originDate: format(addDays(parseISO(date), firstDay), "yyyy-MM-dd"),
-    minute: (day, clock) => (day - firstDay) * MINUTES_A_DAY + (minutesOfClock(clock) ?? 0),
+    originDate,
+    clockChanges,
+    minute(day, clock) {
+      const wall = (day - firstDay) * MINUTES_A_DAY + (minutesOfClock(clock) ?? 0);
+      return minuteAtWall(wall, clockChanges);
+    },
   };
+}
+
+/** The first minute of the plan at which the wall clock shows so many minutes since the origin, or the first after it. */
+export function minuteAtWall(wall: number, changes: readonly ClockChange[]): number {
+  let shift = 0;
+  for (const { at, shiftMin } of changes) {
+    if (wall - shift < at) break;
+    // What the clock leaves out by going forward is as late as if it had not.
+    if (wall - shiftMin < at) return at;
+    shift = shiftMin;
+  }
+  return wall - shift;
+}
+
+/** Minutes from the origin at which a zone's clock changes. */
+function changesIn(originDate: string, zone: string): ClockChange[] {
+  const [year, month, day] = originDate.split("-").map(Number);
+  const origin = new TZDate(year, month - 1, day, 0, 0, zone).getTime();
+  const shiftAt = (minute: number) => tzOffset(zone, new Date(origin + minute * 60_000)) - tzOffset(zone, new Date(origin));
+  const changes: ClockChange[] = [];
+  for (let day = 0; day < DAYS_AHEAD; day++) {
+    let [from, to] = [day * MINUTES_A_DAY, (day + 1) * MINUTES_A_DAY];
+    const before = shiftAt(from);
+    const after = shiftAt(to);
+    if (before === after) continue;
+    while (to - from > 1) {
+      const middle = Math.floor((from + to) / 2);
+      if (shiftAt(middle) === before) from = middle;
+      else to = middle;
+    }
+    changes.push({ at: to, shiftMin: after });
+  }
+  return changes;
 }
 
 /** Whole days from one date to another, both yyyy-mm-dd. */

@@ -6,6 +6,8 @@ import type { Gathering } from "./schema";
 export interface Occasion {
   /** yyyy-mm-dd */
   readonly today: string;
+  /** IANA name of the zone that its times are in; without it every day has 24 hours. */
+  readonly zone?: string;
   readonly items: readonly Item[];
   readonly kitchen: Kitchen;
   readonly gathering: Gathering;

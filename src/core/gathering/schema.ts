@@ -1,3 +1,4 @@
+import type { DocumentKind } from "../shared/documents";
 import { z } from "zod";
 import { id, clock, day } from "../shared/fields";
 
@@ -75,3 +76,6 @@ export type Gathering = z.output<typeof GatheringSchema>;
 export type GatheringInput = z.input<typeof GatheringSchema>;
 
 export type Guests = Gathering["guests"][number];
+
+/** Gatherings as they are stored. */
+export const GATHERING_DOCUMENT: DocumentKind<typeof GatheringSchema> = { schema: GatheringSchema, version: 1, upcasters: {} };

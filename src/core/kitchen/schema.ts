@@ -1,3 +1,4 @@
+import type { DocumentKind } from "../shared/documents";
 import { z } from "zod";
 import { SKILLS } from "../process/hands";
 import { id, clock, day, mm, stock } from "../shared/fields";
@@ -73,3 +74,6 @@ export const KitchenSchema = z.object({
 export type Kitchen = z.output<typeof KitchenSchema>;
 
 export type Cook = Kitchen["cooks"][number];
+
+/** Kitchens as they are stored. */
+export const KITCHEN_DOCUMENT: DocumentKind<typeof KitchenSchema> = { schema: KitchenSchema, version: 1, upcasters: {} };

@@ -1,48 +1,82 @@
 import { z } from "zod";
-import { ProblemSchema } from "../schedule/problem";
-import { SolutionSchema } from "../schedule/solution";
+import { strategies } from "../batching/strategy";
+import type { DocumentKind, Upcaster } from "../shared/documents";
+import { ProblemSchema, type Problem } from "../schedule/problem";
+import { SolutionSchema, type Solution } from "../schedule/solution";
+import { assemble } from "./assemble";
+import { expand } from "./expand/expand";
+import { quantitiesOf } from "./quantities";
 import { RequestSchema } from "./request";
+import { PlanSchema, type TaskInfo } from "./schema";
 
-const range = z.tuple([z.int(), z.int()]);
-const pieces = { item: z.string(), pieces: z.int(), range };
+const KeptPlanSchema = z.object({ request: RequestSchema, plan: PlanSchema });
 
-/** A plan that is kept with the request it was made from, as far as it is read again: by the action that keeps it and by the database. */
-export const KeptPlanSchema = z.object({
-  request: RequestSchema,
-  plan: z.object({
-    format: z.literal("unisynth-plan/1"),
-    origin: z.string(),
-    pieces: z.array(z.object({ for: z.string(), variant: z.string(), needed: z.number().nullable(), ...pieces })),
-    batches: z.array(
-      z.object({
-        id: z.string(),
-        part: z.enum(["dough", "filling", "finish"]),
-        ingredients: z.array(
-          z.object({ id: z.string(), in: z.string(), name: z.string(), grams: z.number(), holdBackPct: z.number().optional() }),
-        ),
-        totalG: z.number(),
-        ahead: z.literal(true).optional(),
-        together: z.string().optional(),
-        ...pieces,
-      }),
-    ),
-    lots: z.array(z.object({ id: z.string(), carrier: z.string(), ...pieces })),
-    loads: z.array(z.object({ id: z.string(), step: z.string(), chamber: z.string(), carriers: z.int(), ...pieces })),
-    problem: ProblemSchema,
-    solution: SolutionSchema,
-    tasks: z.record(
-      z.string(),
-      z.object({
-        step: z.string().nullable(),
-        for: z.array(z.string()),
-        text: z.string(),
-        also: z.array(z.object({ step: z.string(), ...pieces })).optional(),
-        ...pieces,
-      }),
-    ),
-    serves: z.array(z.object({ for: z.string(), item: z.string(), pieces: z.int(), ready: z.number(), at: z.number() })),
-    notes: z.array(
-      z.object({ level: z.enum(["caution", "note"]), code: z.string(), about: z.array(z.string()), text: z.string() }),
-    ),
-  }),
+const OldPlanSchema = z.object({
+  problem: ProblemSchema,
+  solution: SolutionSchema,
+  tasks: z.record(
+    z.string(),
+    z.object({ item: z.string(), step: z.string().nullable(), range: z.tuple([z.int(), z.int()]), text: z.string() }),
+  ),
 });
+type OldTasks = z.output<typeof OldPlanSchema>["tasks"];
+
+const WAIT = "/wait";
+
+/** Names of tasks today by those of version 1, which were positions; undefined where the tasks are not the same. */
+function todaysNames(old: OldTasks, today: ReadonlyMap<string, TaskInfo>): Map<string, string> | undefined {
+  const keyOf = (task: { item: string; step: string | null; range: readonly number[] }) =>
+    `${task.item} ${task.step} ${task.range.join()}`;
+  const byKey = new Map([...today].filter(([, info]) => info.step !== null).map(([id, info]) => [keyOf(info), id]));
+  const names = new Map<string, string>();
+  for (const [id, task] of Object.entries(old)) {
+    const before = id.endsWith(WAIT) ? old[id.slice(0, -WAIT.length)] : undefined;
+    const name = before ? byKey.get(keyOf(before)) : byKey.get(keyOf(task));
+    if (name !== undefined) names.set(id, before ? name + WAIT : name);
+    else if (today.has(id)) names.set(id, id);
+    else return undefined;
+  }
+  return names.size === today.size && [...names.values()].every((name) => today.has(name)) ? names : undefined;
+}
+
+const renamedProblem = (problem: Problem, name: (id: string) => string): Problem => ({
+  ...problem,
+  tasks: problem.tasks.map((task) => ({
+    ...task,
+    id: name(task.id),
+    after: task.after.map((link) => ({ ...link, task: name(link.task) })),
+  })),
+});
+const renamedSolution = (solution: Solution, name: (id: string) => string): Solution => ({
+  ...solution,
+  tasks: solution.tasks.map((task) => ({ ...task, id: name(task.id) })),
+});
+
+/** Version 1 needed its request to be read, and named tasks by their position: the same timetable is put together anew. */
+const standsByItself: Upcaster = (kept) => {
+  const request = RequestSchema.safeParse(kept.request);
+  const old = OldPlanSchema.safeParse(kept.plan);
+  if (!request.success || !old.success) return kept;
+  const q = quantitiesOf(request.data);
+  const either = [...new Set(q.expansion.workload.works.filter((w) => w.step.equipment.some((e) => e.or)).map((w) => w.item.id))];
+  for (const strategy of strategies(either)) {
+    const expansion = expand(request.data, q.days, q.demands, strategy);
+    const names = todaysNames(old.data.tasks, expansion.info);
+    if (!names) continue;
+    const name = (id: string) => names.get(id) ?? id;
+    const { problem, solution } = old.data;
+    return {
+      ...kept,
+      plan: assemble(request.data, q, expansion, renamedSolution(solution, name), renamedProblem(problem, name)),
+    };
+  }
+  return kept;
+};
+
+/** A plan that is kept, with the request it was made from. */
+export const KEPT_PLAN_DOCUMENT: DocumentKind<typeof KeptPlanSchema> = {
+  schema: KeptPlanSchema,
+  version: 2,
+  upcasters: { 1: standsByItself },
+};
+export type KeptPlan = z.output<typeof KeptPlanSchema>;

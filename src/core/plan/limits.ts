@@ -1,4 +1,4 @@
-import { lengthText } from "../shared/clock";
+import type { Obstacle } from "../batching/obstacle";
 import { capacitiesOf, chamberOf, loadCapacity } from "../kitchen/capacity";
 import { type Demand } from "../gathering/demands";
 import { sizeOf } from "../shared/range";
@@ -9,8 +9,8 @@ import { chamberIds } from "../kitchen/equipment";
  * Demands that cannot be kept whatever the timetable: the loads of one item must go through one chamber after another
  * and the pieces of the first would be older at the table than they may be. Proven from the item and the kitchen alone.
  */
-export function holdLimits(demands: readonly Demand[], kitchen: Kitchen): string[] {
-  const lines: string[] = [];
+export function holdLimits(demands: readonly Demand[], kitchen: Kitchen): Obstacle[] {
+  const limits: Obstacle[] = [];
   for (const demand of demands) {
     const { item, steps } = demand;
     if (demand.for === "freezer") continue;
@@ -36,11 +36,18 @@ export function holdLimits(demands: readonly Demand[], kitchen: Kitchen): string
     const slack = between.reduce((sum, step) => sum + (step.rest!.max - step.rest!.min), 0);
     const oldest = (rounds - 1) * cycle;
     if (rounds < 2 || oldest <= hold + slack) continue;
-    lines.push(
-      `${item.name}: ${sizeOf(demand.range)} pieces need ${loads} ${chamber} loads of ${capacity}, ${cycle} min apart; ` +
-        `the first would wait ${lengthText(oldest)} for the last, and they may wait ${lengthText(hold)}. ` +
-        `${Math.floor((hold + slack) / cycle + 1) * stacks * capacity} pieces are the most that can be hot together.`,
-    );
+    limits.push({
+      code: "too-many-loads",
+      item: item.id,
+      chamber,
+      pieces: sizeOf(demand.range),
+      loads,
+      perLoad: capacity,
+      apartMin: cycle,
+      oldestMin: oldest,
+      holdMin: hold,
+      most: Math.floor((hold + slack) / cycle + 1) * stacks * capacity,
+    });
   }
-  return lines;
+  return limits;
 }

@@ -1,9 +1,11 @@
+import { noteText, refusalTexts } from "./reason-text";
 import fc from "fast-check";
 import { demoInput, demoItem, demoKitchen, DEMO_GATHERINGS, expectRequest, TODAY } from "@tests/demo";
 import { brokenRules } from "@tests/plan-rules";
-import { makePlan, parseRequest } from "./pipeline";
+import { makePlan } from "./pipeline";
+import { parseRequest } from "./request-check";
 import { quantitiesOf } from "./quantities";
-import type { Plan } from "./plan";
+import type { Plan } from "./schema";
 
 /** Without a clock the plan depends on the request alone. */
 const options = { now: () => 0 };
@@ -137,7 +139,7 @@ test("any gathering that is planned keeps every rule; one that is not says why",
       const request = expectRequest(input);
       const plan = makePlan(request, options);
       expect(brokenRules(request, plan)).toEqual([]);
-      if (plan.solution.status === "infeasible") expect(plan.solution.why.length).toBeGreaterThan(0);
+      if (plan.solution.status === "infeasible") expect(plan.refusal.length).toBeGreaterThan(0);
     }),
     { numRuns: 25 },
   );
@@ -149,7 +151,7 @@ describe("more than fits", () => {
     input.gathering.guests = input.gathering.guests!.map((g) => ({ ...g, count: Math.round((g.count * 60) / 36) }));
     const plan = planOf(input);
     expect(plan.solution.status).toBe("infeasible");
-    expect(plan.solution.why[0]).toMatch(/^Mooring buns: \d+ pieces need \d steamer loads of 18/);
+    expect(refusalTexts(plan)[0]).toMatch(/^Mooring buns: \d+ pieces need \d steamer loads of 18/);
     expect(plan.solution.tasks).toEqual([]);
     expect(plan.serves).toEqual([]);
     expect(plan.pieces.length).toBeGreaterThan(0);
@@ -159,23 +161,23 @@ describe("more than fits", () => {
     const input = demoInput("launch-night");
     const kitchen = structuredClone(demoKitchen("boathouse"));
     const plan = planOf({ ...input, kitchen: { ...kitchen, equipment: { ...kitchen.equipment, fryer: undefined } } });
-    expect(plan.solution.why.join(" ")).toContain("fry needs a fryer, and this kitchen has none");
+    expect(refusalTexts(plan).join(" ")).toContain("fry needs a fryer, and this kitchen has none");
   });
 
   test("a step that no cook may do is named", () => {
     const input = demoInput("first-try");
     const kitchen = demoKitchen("first-kitchen");
     const plan = planOf({ ...input, kitchen: { ...kitchen, cooks: [{ ...kitchen.cooks[0], notFor: ["roll"] }] } });
-    expect(plan.solution.why).toContain("Slipway pies: no cook may do “roll” (a-roll)");
+    expect(refusalTexts(plan)).toContain("Slipway pies: no cook may do “roll” (a-roll)");
   });
 });
 
 test("a guest for whom nothing suits is noted with the wave", () => {
   const input = demoInput("first-try");
   input.gathering.guests = [...input.gathering.guests!, { count: 2, age: "adult", diet: ["vegetarian", "vegan"] }];
-  const { notes } = planOf(input);
-  expect(notes).toMatchObject([{ code: "unserved-diet", about: ["lunch", "slipway-pie"] }]);
-  expect(notes[0].text).toBe("Lunch: 2 guests have nothing to eat (vegetarian, vegan).");
+  const plan = planOf(input);
+  expect(plan.notes).toMatchObject([{ code: "unserved-diet", about: ["lunch", "slipway-pie"] }]);
+  expect(noteText(plan, plan.notes[0])).toBe("Lunch: 2 guests have nothing to eat (vegetarian, vegan).");
 });
 
 test("quantities are there without any timetable", () => {

@@ -1,10 +1,11 @@
+import type { Obstacle } from "../batching/obstacle";
 import { batchesOf, type Batch } from "../batching/batches";
 import { planDays, type PlanDays } from "../gathering/calendar";
 import { demandsOf, type Demand } from "../gathering/demands";
 import { expand, type Expansion } from "./expand/expand";
 import { type HeadcountAnswer } from "../gathering/headcount";
 import { holdLimits } from "./limits";
-import type { PieceCount } from "./plan";
+import type { PieceCount } from "./schema";
 import { type PlanRequest } from "./request";
 import { PLAIN } from "../batching/strategy";
 
@@ -16,15 +17,15 @@ export interface Quantities {
   readonly pieces: readonly PieceCount[];
   readonly batches: readonly Batch[];
   readonly expansion: Expansion;
-  /** Sentences that already prove that there is no timetable. */
-  readonly limits: readonly string[];
+  /** What already proves that there is no timetable. */
+  readonly limits: readonly Obstacle[];
 }
 
 export function quantitiesOf(request: PlanRequest): Quantities {
   const days = planDays(request);
   const { demands, headcount } = demandsOf(request, days);
   const expansion = expand(request, days, demands, PLAIN);
-  const limits = [...expansion.blockers, ...holdLimits(demands, request.kitchen)];
+  const limits = [...expansion.obstacles, ...holdLimits(demands, request.kitchen)];
   return {
     days,
     demands,

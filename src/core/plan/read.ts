@@ -5,7 +5,7 @@ import { sizeOf } from "../shared/range";
 import { type Expansion } from "./expand/expand";
 import { isReadyWork } from "./expand/ready";
 import { HEAT_KINDS } from "../item/step";
-import type { Load, Lot, Note, Serve } from "./plan";
+import type { Load, Lot, Note, Serve } from "./schema";
 import type { Work } from "../batching/work";
 
 /** Carriers and what lies on them: one lot for each set of pieces that share carriers at some step. */
@@ -112,7 +112,6 @@ export function oilNotes(expansion: Expansion, solution: Solution): Note[] {
         level: "caution",
         code: "oil-not-vegan",
         about: [item.id, cause.item.id],
-        text: `${item.name} are fried in oil that ${cause.item.name} were in before: they are then not vegan. Fry them first, or change the oil.`,
       });
   }
   return [...notes.values()];

@@ -1,6 +1,6 @@
 import { demoInput } from "@tests/demo";
 import { issueText } from "../shared/issue-text";
-import { parseRequest } from "./pipeline";
+import { parseRequest } from "./request-check";
 
 type Input = ReturnType<typeof demoInput>;
 /** The sentence for the first fault after an edit of the demo request. */

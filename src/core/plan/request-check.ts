@@ -1,3 +1,6 @@
+import { fail, ok, type Issues, type Result } from "../shared/issue";
+import { parseWith } from "../shared/parse";
+import { RequestSchema } from "./request";
 import { gatheringIssues } from "../gathering/check";
 import { itemIssues } from "../item/check";
 import { kitchenIssues } from "../kitchen/check";
@@ -7,4 +10,12 @@ import type { PlanRequest } from "./request";
 /** What the schema cannot see: references between items, kitchen and gathering, and what contradicts itself. */
 export function requestIssues(request: PlanRequest): Issue[] {
   return [...itemIssues(request), ...kitchenIssues(request), ...gatheringIssues(request)];
+}
+
+/** Reads a request and checks what its fields say about each other. */
+export function parseRequest(input: unknown): Result<PlanRequest> {
+  const parsed = parseWith(RequestSchema, input);
+  if (!parsed.ok) return parsed;
+  const issues: Issue[] = requestIssues(parsed.value);
+  return issues.length > 0 ? fail(...(issues as unknown as Issues)) : ok(parsed.value);
 }

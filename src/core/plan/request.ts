@@ -3,9 +3,20 @@ import { KitchenSchema } from "../kitchen/schema";
 import { z } from "zod";
 import { ItemSchema } from "../item/schema";
 
+/** Whether a name is one that the platform has a clock for. */
+function isZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat("en", { timeZone: name }) !== undefined;
+  } catch {
+    return false;
+  }
+}
+
 export const RequestSchema = z.object({
   format: z.literal("unisynth-request/1"),
   today: z.iso.date({ error: "a date, yyyy-mm-dd" }),
+  /** IANA name of the zone that dates and times are in. */
+  zone: z.string().max(60).refine(isZone, { error: 'the name of a time zone, such as "Europe/Berlin"' }).optional(),
   items: z.array(ItemSchema).min(1),
   kitchen: KitchenSchema,
   gathering: GatheringSchema,

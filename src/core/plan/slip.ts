@@ -1,6 +1,6 @@
 import type { Replanned } from "../schedule/replan/replan";
 import type { ExecutionState } from "../schedule/replan/execution-state";
-import type { Plan } from "./plan";
+import type { Plan } from "./schema";
 import { ABOUT } from "./expand/uses";
 
 /**
@@ -29,13 +29,13 @@ export interface Slip {
   /** Waves that are late, and by how many minutes. */
   readonly late: readonly { readonly target: string; readonly minutes: number }[];
   /** Steps that move, in order. */
-  readonly moves: readonly { readonly task: string; readonly text: string; readonly from: number; readonly to: number }[];
+  readonly moves: readonly { readonly task: string; readonly from: number; readonly to: number }[];
   /** Cooks who are needed outside their hours, and how long. */
   readonly beyond: readonly { readonly cook: string; readonly minutes: number }[];
-  /** Steps that begin later after what they wait for than they may. */
+  /** Steps, by task, that begin later after what they wait for than they may. */
   readonly waits: readonly string[];
   /** Steps under way that nobody can look after at a minute at which somebody should. */
-  readonly unattended: readonly { readonly text: string; readonly minute: number }[];
+  readonly unattended: readonly { readonly task: string; readonly minute: number }[];
 }
 
 export function readSlip(plan: Plan, task: string, { late, moves, beyond, broken, unattended }: Replanned): Slip {
@@ -47,10 +47,10 @@ export function readSlip(plan: Plan, task: string, { late, moves, beyond, broken
     // Trays that wait go with their pieces, and a minute is nothing that a cook would notice.
     moves: moves
       .filter(({ id, from, to }) => id !== task && plan.tasks[id]?.step && Math.abs(from.start - to.start) > 1)
-      .map(({ id, from, to }) => ({ task: id, text: plan.tasks[id].text, from: from.start, to: to.start }))
+      .map(({ id, from, to }) => ({ task: id, from: from.start, to: to.start }))
       .sort((a, b) => a.to - b.to),
     beyond: beyond.filter(({ resource }) => resource !== ABOUT).map(({ resource, minutes }) => ({ cook: resource, minutes })),
-    waits: [...new Set(broken.map(([id]) => id))].filter((id) => plan.tasks[id]?.step).map((id) => plan.tasks[id].text),
-    unattended: unattended.map(({ id, minute }) => ({ text: plan.tasks[id].text, minute })),
+    waits: [...new Set(broken.map(([id]) => id))].filter((id) => plan.tasks[id]?.step),
+    unattended: unattended.map(({ id, minute }) => ({ task: id, minute })),
   };
 }

@@ -6,7 +6,8 @@ import { planDays } from "../gathering/calendar";
 import { demandsOf } from "../gathering/demands";
 import { makePlan } from "./pipeline";
 import { quantitiesOf } from "./quantities";
-import { KeptPlanSchema } from "./kept-plan";
+import { KEPT_PLAN_DOCUMENT } from "./kept-plan";
+import { planTaskText } from "./task-text";
 import { PLAIN } from "../batching/strategy";
 import { piecesIn, workloadOf } from "../batching/work";
 
@@ -106,7 +107,7 @@ describe("two products from one dough", () => {
       expect(first(item)).toBeGreaterThanOrEqual(doughEnd);
       expect(first(item)).toBeLessThan(Infinity);
     }
-    expect(plan.tasks[dough[0]].text).toMatch(/dough for 12 Tarts and 12 Turnovers/);
+    expect(planTaskText(plan, dough[0])).toMatch(/dough for 12 Tarts and 12 Turnovers/);
   });
 
   test("at the scale it is one batch that is divided", () => {
@@ -122,7 +123,7 @@ describe("two products from one dough", () => {
   test("a plan that is kept comes back with what was made together", () => {
     const request = two({ pieces: [12, 12] });
     const plan = makePlan(request, { now: () => 0 });
-    const back = KeptPlanSchema.parse(JSON.parse(JSON.stringify({ request, plan })));
+    const back = KEPT_PLAN_DOCUMENT.schema.parse(JSON.parse(JSON.stringify({ request, plan })));
     expect(back.plan.tasks).toEqual(JSON.parse(JSON.stringify(plan.tasks)));
     expect(back.plan.batches).toEqual(JSON.parse(JSON.stringify(plan.batches)));
   });

@@ -1,7 +1,7 @@
 import { clockText, minutesOfClock } from "../shared/clock";
 import { alikeGroups } from "../batching/joint";
 import { quantitiesOf } from "./quantities";
-import type { Plan } from "./plan";
+import type { Plan } from "./schema";
 import type { PlanRequest } from "./request";
 import { resolveItem } from "../item/resolve";
 

@@ -105,11 +105,13 @@ export function weightText(grams: number, weights: "g" | "oz" = "g"): string {
 }
 const OUNCE_G = measureOf("oz", "us")!.factor;
 
-/** A text with every temperature in °C shown in a scale, to the nearest 5 °F as dials have it. */
+/** A temperature in a scale, from 100 °C on to the nearest 5 °F as dials have it. */
+export function degreesText(celsius: number, scale: "C" | "F"): string {
+  if (scale === "C") return `${celsius} °C`;
+  const f = fahrenheitOf(celsius);
+  return `${celsius >= 100 ? 5 * near(f / 5) : near(f)} °F`;
+}
+
+/** A text that a cook wrote, with every temperature in °C shown in a scale. */
 export const heatText = (text: string, scale: "C" | "F"): string =>
-  scale === "C"
-    ? text
-    : text.replace(/(-?\d+(?:\.\d+)?) °C/g, (_, c: string) => {
-        const f = fahrenheitOf(Number(c));
-        return `${Number(c) >= 100 ? 5 * near(f / 5) : near(f)} °F`;
-      });
+  scale === "C" ? text : text.replace(/(-?\d+(?:\.\d+)?) °C/g, (_, c: string) => degreesText(Number(c), scale));

@@ -4,7 +4,6 @@ import { anyProblem, expectProblem } from "@tests/any-problem";
 import { hardDay } from "@tests/hard-days";
 import type { ProblemInput } from "./problem";
 import { solve } from "./solve";
-import type { Answer } from "./solver";
 import { SolutionSchema } from "./solution";
 import { verify } from "./verify";
 
@@ -13,7 +12,7 @@ const example = (name: string, kind: "problem" | "solution") =>
 
 /** A clock that stands still: only iterations limit the search. */
 const now = () => 0;
-const answer = (input: unknown, iterations: number, seed = 1): Answer => solve(expectProblem(input), { now, iterations, seed });
+const answer = (input: unknown, iterations: number, seed = 1) => solve(expectProblem(input), { now, iterations, seed });
 
 const task = (id: string, over: Partial<ProblemInput["tasks"][number]> = {}) => ({ id, duration: 10, ...over });
 const kitchen = (tasks: ProblemInput["tasks"], over: Partial<ProblemInput> = {}): ProblemInput => ({

@@ -3,6 +3,7 @@ import { whyNone, whyNotFound } from "./explain/why-none";
 import { shopOf } from "./jobshop/shop";
 import type { Problem } from "./problem";
 import { costOf, placedIn, type Guess, type Schedule } from "./construct/schedule";
+import type { ScheduleReason } from "./reason";
 import type { Solution } from "./solution";
 import { Bounds } from "./improve/bounds";
 import { FirstSchedule } from "./improve/first";
@@ -10,10 +11,13 @@ import { Improvement } from "./improve/improvement";
 import { Known } from "./improve/known";
 
 /**
- * A solution; `proof` where it says infeasible and no schedule exists for certain: because some task has no room even
+ * Why there is no schedule; `proof` where none exists for certain: because some task has no room even
  * alone ("windows"), or because the whole search came to its end ("search").
  */
-export type Answer = Solution & { readonly proof?: "windows" | "search" };
+export interface Refusal {
+  readonly reasons: readonly ScheduleReason[];
+  readonly proof?: "windows" | "search";
+}
 
 /** One problem and all that was found and learned about it so far; a search that ran into a limit goes on from there. */
 export class Solver {
@@ -63,22 +67,21 @@ export class Solver {
   }
 
   /** Why there is no schedule, or none was found. */
-  refusal(): Answer {
+  refusal(): Refusal {
     const { problem } = this;
     const { model, search, learnt } = this.known;
-    const none = { format: "unisynth-solution/1" as const, status: "infeasible" as const, cost: 0, bound: 0, tasks: [] };
-    if (search.stuck >= 0) return { ...none, why: whyNone(problem, model, search.stuck), proof: "windows" };
+    if (search.stuck >= 0) return { reasons: whyNone(problem, model, search.stuck), proof: "windows" };
     const proven = learnt?.exhausted === true;
     const { nearest } = this.first;
     const leftOut = proven || !nearest ? [] : problem.tasks.flatMap((_, i) => (nearest.starts[i] < 0 ? [i] : []));
-    return { ...none, why: whyNotFound(problem, model, search, proven, leftOut), ...(proven && { proof: "search" as const }) };
+    return { reasons: whyNotFound(problem, model, search, proven, leftOut), ...(proven && { proof: "search" as const }) };
   }
 
-  /** The best schedule so far. */
-  solution(): Answer {
+  /** The best schedule so far; without one, "infeasible" and no word why. */
+  solution(): Solution {
     const { problem } = this;
     const { model, best } = this.known;
-    if (!best) return this.refusal();
+    if (!best) return { format: "unisynth-solution/1", status: "infeasible", cost: 0, bound: 0, tasks: [], why: [] };
     const cost = costOf(model, best.starts, best.ends);
     return {
       format: "unisynth-solution/1",

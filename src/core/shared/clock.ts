@@ -28,4 +28,17 @@ export function minutesOfClock(text: string): number | undefined {
   return minutes <= MINUTES_A_DAY ? minutes : undefined;
 }
 
+/** From minute `at` on the wall clock is `shiftMin` minutes from where days of 24 hours would have it. */
+export interface ClockChange {
+  readonly at: number;
+  readonly shiftMin: number;
+}
+
+/** Wall-clock minutes since the midnight at which the plan begins: a change of the clock in between counted in. */
+export function wallMinute(minute: number, changes: readonly ClockChange[]): number {
+  let shift = 0;
+  for (const change of changes) if (minute >= change.at) shift = change.shiftMin;
+  return minute + shift;
+}
+
 export { MINUTES_A_DAY };

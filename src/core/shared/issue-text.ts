@@ -18,6 +18,8 @@ const REASON: Record<Issue["code"], (issue: Issue) => string> = {
   unknown: (issue) => `is ${shown(issue.got)}, which is not known`,
   unreadable: (issue) => `is ${shown(issue.got)} and cannot be read`,
   inconsistent: (issue) => `is ${shown(issue.got)}, which does not fit with the rest`,
+  conflict: (issue) => (issue.got === null ? "is no longer there" : "was changed elsewhere in the meantime"),
+  failed: (issue) => `did not work${issue.got === undefined ? "" : ` (${shown(issue.got)})`}`,
   infeasible: (issue) => `is ${shown(issue.got)}, which cannot be met`,
 };
 

@@ -1,6 +1,15 @@
 /** Errors as data: a literal code, where it is, what came and what was expected. Sentences are made in `issue-text.ts` only. */
 export type IssueCode =
-  "missing" | "wrong_type" | "not_an_integer" | "out_of_range" | "unknown" | "unreadable" | "inconsistent" | "infeasible";
+  | "missing"
+  | "wrong_type"
+  | "not_an_integer"
+  | "out_of_range"
+  | "unknown"
+  | "unreadable"
+  | "inconsistent"
+  | "infeasible"
+  | "conflict"
+  | "failed";
 
 export interface Issue {
   readonly code: IssueCode;

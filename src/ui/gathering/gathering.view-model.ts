@@ -5,7 +5,7 @@ import type { Item } from "@/core/item/schema";
 import { suits } from "@/core/gathering/headcount";
 import type { PlanRequest } from "@/core/plan/request";
 import { apportion } from "@/core/quantities/apportion";
-import { carrierText } from "@/core/plan/words";
+import { carrierText } from "@/core/plan/task-text";
 
 /** What one item of a wave or of the freezer comes to. */
 export interface DemandRow {

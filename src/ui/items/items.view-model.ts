@@ -3,7 +3,7 @@ import type { Choices, Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
 import type { Path } from "@/core/item/step";
 import { resolveItem } from "@/core/item/resolve";
-import { VERB } from "@/core/plan/words";
+import { VERB } from "@/core/plan/task-text";
 import { lengthText } from "@/core/shared/clock";
 
 export interface ItemCardModel {

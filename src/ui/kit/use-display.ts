@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import { dialOf } from "@/core/quantities/heat-words";
-import { heatText, weightText } from "@/core/quantities/display";
+import { degreesText, heatText, weightText } from "@/core/quantities/display";
 import type { System } from "@/core/quantities/unit-table";
 import { clockText, type ClockStyle } from "@/core/shared/clock";
 import { z } from "zod";
@@ -42,7 +42,9 @@ export interface Shown {
   readonly clock: (minute: number) => string;
   /** "860 g", "2.16 kg" or "1 lb 14 oz". */
   readonly weight: (grams: number) => string;
-  /** A text with its temperatures in the cook's scale. */
+  /** A temperature in °C in the cook's scale. */
+  readonly degrees: (celsius: number) => string;
+  /** A text that a cook wrote, with its temperatures in the scale of whoever reads. */
   readonly heat: (text: string) => string;
   /** What a heat word in a text is on this cook's hob, "5 to 6 of 9"; undefined where it has none. */
   readonly dial: (text: string) => string | undefined;
@@ -58,6 +60,7 @@ export function useDisplay(): Shown {
       set: (change) => put(JSON.stringify({ ...display, ...change })),
       clock: (minute) => clockText(minute, display.clock as ClockStyle),
       weight: (grams) => weightText(grams, display.weights),
+      degrees: (celsius) => degreesText(celsius, display.heat),
       heat: (words) => heatText(words, display.heat),
       dial: (words) => {
         const { most, medium } = display.hob;

@@ -11,10 +11,10 @@ import { Banner } from "../kit/Banner";
 import { DisplayMenu } from "../kit/DisplayMenu";
 import { Tab } from "../kit/Tab";
 import { SAVING_TEXT } from "../kit/use-autosave";
-import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
+import { usePlanDisplay } from "./use-plan-display";
 import { guestTotal } from "./plan-state";
-import { dayText, momentText, summarise, targetsOf } from "./plan-summary";
+import { dateText, momentText, summarise } from "./plan-summary";
 import { useDraft, usePlan, type Work } from "./PlanProvider";
 
 const VIEWS = [
@@ -67,14 +67,16 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
   );
 }
 
-const whenText = (date: string, kitchen: string): string => `${dayText(date, 0)} · ${kitchen}`;
+const whenText = (date: string, kitchen: string): string => `${dateText(date)} · ${kitchen}`;
 
 /** What the day comes to, before any detail: when it begins, how the hands are used, when it is served; and a plain no. */
 const AnswerStrip = memo(function AnswerStrip() {
   const { good, stale, work, checked } = usePlan();
-  const { clock } = useDisplay();
-  const summary = good && summarise(good.plan, good.request);
-  const targets = good ? targetsOf(good.request) : [];
+  const shown = usePlanDisplay(good?.plan);
+  const { clock } = shown;
+  const refused = usePlanDisplay(work.kind === "refused" ? work.plan : undefined);
+  const summary = good && summarise(good.plan);
+  const targets = good?.plan.day.targets ?? [];
   const goal = targets[0];
   return (
     <Box sx={{ px: { xs: 2, md: 4 }, py: 1.5, display: "flex", flexDirection: "column", gap: 1 }}>
@@ -92,7 +94,7 @@ const AnswerStrip = memo(function AnswerStrip() {
           }}
         >
           <Fact label="Hands on from" testId="first-start">
-            {momentText(good.plan.origin, summary.firstStart, summary.severalDays, clock)}
+            {momentText(good.plan, summary.firstStart, summary.severalDays, clock)}
             {goal && (
               <Soft>
                 {" "}
@@ -102,7 +104,7 @@ const AnswerStrip = memo(function AnswerStrip() {
           </Fact>
           {targets.map((target) => (
             <Fact key={target.id} label={target.name}>
-              {momentText(good.plan.origin, target.minute, summary.severalDays, clock)}
+              {momentText(good.plan, target.minute, summary.severalDays, clock)}
             </Fact>
           ))}
           <Fact label="Hands busy">
@@ -116,7 +118,7 @@ const AnswerStrip = memo(function AnswerStrip() {
       {good && !summary && !stale && <Soft>Nothing to make yet: add an item to a wave or to the freezer.</Soft>}
       {work.kind === "refused" && (
         <Banner kind="refused" role="alert" title="This does not fit the kitchen and its hours">
-          {work.why.map((line) => (
+          {refused.refusal().map((line) => (
             <div key={line}>{line}</div>
           ))}
           {good && <div>The plan shown is the last one that works{guestsOf(good.request.gathering)}.</div>}
@@ -129,7 +131,7 @@ const AnswerStrip = memo(function AnswerStrip() {
       )}
       {good?.plan.notes.map((note) => (
         <Banner key={note.code + note.about.join()} kind="caution">
-          {note.text}
+          {shown.note(note)}
         </Banner>
       ))}
     </Box>

@@ -11,7 +11,7 @@ import {
   useState,
   type ReactNode,
 } from "react";
-import type { Plan } from "@/core/plan/plan";
+import type { Plan } from "@/core/plan/schema";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
 import { PAUSE_MS, useAutosave, type Saving } from "../kit/use-autosave";
@@ -28,7 +28,7 @@ export type Work =
   | { readonly kind: "idle" }
   | { readonly kind: "searching"; readonly progress?: Progress }
   | { readonly kind: "improving" }
-  | { readonly kind: "refused"; readonly why: readonly string[] };
+  | { readonly kind: "refused"; readonly plan: Plan };
 
 const IMPROVING: Work = { kind: "improving" };
 
@@ -173,7 +173,7 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
         if (run.current !== mine) return;
         run.current = undefined;
         stopKeeping();
-        if (plan.solution.status === "infeasible") return setWork({ kind: "refused", why: plan.solution.why });
+        if (plan.solution.status === "infeasible") return setWork({ kind: "refused", plan });
         const last = (newest.current = { request, plan });
         whenReleased(() => {
           if (run.current) return;

@@ -1,7 +1,7 @@
 import { gatheringDate } from "@/core/gathering/calendar";
 import { minutesOfClock } from "@/core/shared/clock";
 import type { Issue } from "@/core/shared/issue";
-import { parseRequest } from "@/core/plan/pipeline";
+import { parseRequest } from "@/core/plan/request-check";
 import { quantitiesOf, type Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
 import type { PlanRequest } from "@/core/plan/request";

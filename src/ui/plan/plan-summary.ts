@@ -1,44 +1,29 @@
 import { addDays, format, parseISO } from "date-fns";
-import { clockText, MINUTES_A_DAY } from "@/core/shared/clock";
-import type { Plan } from "@/core/plan/plan";
-import type { PlanRequest } from "@/core/plan/request";
-import { planDays } from "@/core/gathering/calendar";
+import { clockText, MINUTES_A_DAY, wallMinute } from "@/core/shared/clock";
+import type { Plan } from "@/core/plan/schema";
 
-/** A wave, or a deadline of the freezer, as a line on the timeline. */
-export interface Target {
-  readonly id: string;
-  readonly name: string;
-  readonly minute: number;
-}
+type When = Pick<Plan, "origin" | "clockChanges">;
 
-/** Waves in time order, then the freezer's deadlines by their time. */
-export function targetsOf(request: PlanRequest): Target[] {
-  const days = planDays(request);
-  const waves = request.gathering.waves
-    .filter((w) => w.items.length > 0)
-    .map((w) => ({ id: w.id, name: w.name, minute: days.minute(0, w.time) }));
-  const byMinute = new Map<number, Target>();
-  for (const entry of request.gathering.freezer) {
-    const minute = days.minute(entry.by.day, entry.by.time);
-    byMinute.set(minute, { id: `freezer-${minute}`, name: "Freezer", minute });
-  }
-  return [...waves, ...byMinute.values()].sort((a, b) => a.minute - b.minute);
-}
+/** "Sat 28 Nov" for a date, yyyy-mm-dd. */
+export const dateText = (date: string): string => format(parseISO(date), "EEE d MMM");
+
+const dayOf = ({ origin, clockChanges }: When, minute: number): Date =>
+  addDays(parseISO(origin.slice(0, 10)), dayNumber({ clockChanges }, minute));
+
+/** Days from the plan's first to the one of a minute. */
+export const dayNumber = ({ clockChanges }: Pick<Plan, "clockChanges">, minute: number): number =>
+  Math.floor(wallMinute(minute, clockChanges) / MINUTES_A_DAY);
 
 /** "Sat 28 Nov" for a minute of the plan. */
-export const dayText = (origin: string, minute: number): string =>
-  format(addDays(parseISO(origin.slice(0, 10)), Math.floor(minute / MINUTES_A_DAY)), "EEE d MMM");
+export const dayText = (plan: When, minute: number): string => format(dayOf(plan, minute), "EEE d MMM");
 
-/** Clock time, with the day in front where the plan runs over several. */
+/** Clock time, with the day in front where the plan runs over several. `clock`: of a minute of the plan. */
 export const momentText = (
-  origin: string,
+  plan: When,
   minute: number,
   severalDays: boolean,
-  clock: (minute: number) => string = clockText,
-): string =>
-  severalDays
-    ? `${format(addDays(parseISO(origin.slice(0, 10)), Math.floor(minute / MINUTES_A_DAY)), "EEE")} ${clock(minute)}`
-    : clock(minute);
+  clock: (minute: number) => string = (m) => clockText(wallMinute(m, plan.clockChanges)),
+): string => (severalDays ? `${format(dayOf(plan, minute), "EEE")} ${clock(minute)}` : clock(minute));
 
 export interface CookUse {
   readonly id: string;
@@ -57,12 +42,12 @@ export interface PlanSummary {
 }
 
 /** What the strip at the top says of a plan; undefined where there is nothing to do. */
-export function summarise(plan: Plan, request: PlanRequest): PlanSummary | undefined {
+export function summarise(plan: Plan): PlanSummary | undefined {
   if (plan.solution.tasks.length === 0) return undefined;
   const placed = new Map(plan.solution.tasks.map((task) => [task.id, task]));
   const firstStart = Math.min(...plan.solution.tasks.map((task) => task.start));
   const lastEnd = Math.max(...plan.solution.tasks.map((task) => task.end));
-  const cooks = request.kitchen.cooks.map((cook): CookUse => {
+  const cooks = plan.day.cooks.map((cook): CookUse => {
     const calendar = plan.problem.resources.find((r) => r.id === cook.id);
     const windows = calendar?.kind === "pool" ? (calendar.calendar ?? []) : [];
     const there = windows.reduce((sum, [from, to]) => sum + Math.max(0, Math.min(to, lastEnd) - Math.max(from, firstStart)), 0);
@@ -85,7 +70,7 @@ export function summarise(plan: Plan, request: PlanRequest): PlanSummary | undef
   return {
     firstStart,
     lastEnd,
-    severalDays: Math.floor(firstStart / MINUTES_A_DAY) !== Math.floor((lastEnd - 1) / MINUTES_A_DAY),
+    severalDays: dayNumber(plan, firstStart) !== dayNumber(plan, lastEnd - 1),
     cooks,
   };
 }

@@ -55,7 +55,7 @@ export function ShoppingTab({ stored, save }: Props) {
   };
   const errorOf = (line: ListLine, field: string) =>
     refused?.ingredient === line.ingredient && refused.field === field ? refused.text : undefined;
-  const day = (line: ListLine) => (plan && line.firstAt !== undefined ? dayText(plan.origin, line.firstAt) : "");
+  const day = (line: ListLine) => (plan && line.firstAt !== undefined ? dayText(plan, line.firstAt) : "");
   const download = () => {
     const rows = list.groups.flatMap((group) =>
       group.lines.map((line) => ({

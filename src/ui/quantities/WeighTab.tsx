@@ -6,6 +6,7 @@ import { Fragment } from "react";
 import { itemOrder } from "../gathering/gathering.view-model";
 import { Monogram } from "../kit/Monogram";
 import { useDisplay, type Shown } from "../kit/use-display";
+import { usePlanDisplay } from "../plan/use-plan-display";
 import type { Ticks } from "../kit/use-stored";
 import { momentText, summarise } from "../plan/plan-summary";
 import { useDraft, usePlan } from "../plan/PlanProvider";
@@ -26,13 +27,11 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
   const { good, stale, source } = usePlan();
   const { draft } = useDraft();
   const order = itemOrder(source.items);
-  const { clock, weight } = useDisplay();
-  const severalDays = (good && summarise(good.plan, good.request)?.severalDays) ?? false;
+  const { clock, weight } = usePlanDisplay(good?.plan);
+  const severalDays = (good && summarise(good.plan)?.severalDays) ?? false;
   const when = (sheet: BatchSheet): string => {
     if (sheet.batch.ahead) return "done ahead";
-    return good && !stale && sheet.start !== undefined
-      ? `from ${momentText(good.plan.origin, sheet.start, severalDays, clock)}`
-      : "";
+    return good && !stale && sheet.start !== undefined ? `from ${momentText(good.plan, sheet.start, severalDays, clock)}` : "";
   };
   return (
     <Box

@@ -1,11 +1,11 @@
 import { weighingsOf, type Batch, type Ingredient, type Weighing } from "@/core/batching/batches";
 import type { Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
-import type { Plan } from "@/core/plan/plan";
+import type { Plan } from "@/core/plan/schema";
 import { doughPortions, fillingPortion } from "@/core/quantities/portion-text";
 import { wholeUnits } from "@/core/ingredients/whole-units";
 import { overlaps } from "@/core/shared/range";
-import { taskShares } from "@/core/plan/task-info";
+import { taskShares } from "@/core/plan/schema";
 import { heldBack, stickyCorrection } from "@/core/item/by-feel";
 import { milderPart } from "@/core/item/dish";
 import type { Guests } from "@/core/gathering/schema";

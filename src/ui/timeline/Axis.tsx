@@ -1,7 +1,8 @@
 import Box from "@mui/material/Box";
-import { lengthText, MINUTES_A_DAY } from "@/core/shared/clock";
-import { dayText, type Target } from "../plan/plan-summary";
-import { useDisplay } from "../kit/use-display";
+import { lengthText } from "@/core/shared/clock";
+import type { Plan, Target } from "@/core/plan/schema";
+import { dayNumber, dayText } from "../plan/plan-summary";
+import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
 import { ticksOf, type TimeScale } from "./scale";
 
@@ -11,19 +12,17 @@ export const AXIS_HEIGHT = 76;
 export function Axis({
   scale,
   targets,
-  origin,
+  plan,
   labelWidth,
 }: {
   scale: TimeScale;
   targets: readonly Target[];
-  origin: string;
+  plan: Plan;
   labelWidth: number;
 }) {
-  const { clock } = useDisplay();
+  const { clock } = usePlanDisplay(plan);
   const ticks = ticksOf(scale);
-  const severalDays = scale.pieces.some(
-    (p) => Math.floor(p.from / MINUTES_A_DAY) !== Math.floor(scale.pieces[0].from / MINUTES_A_DAY),
-  );
+  const severalDays = scale.pieces.some((p) => dayNumber(plan, p.from) !== dayNumber(plan, scale.pieces[0].from));
   return (
     <Box
       sx={{
@@ -61,7 +60,7 @@ export function Axis({
                 style={{ left: p.x + 4 }}
                 sx={{ position: "absolute", top: 2, fontSize: "0.74rem", fontWeight: 650, whiteSpace: "nowrap" }}
               >
-                {dayText(origin, p.from)}
+                {dayText(plan, p.from)}
               </Box>
             ))}
         {ticks.map((minute) => {

@@ -26,6 +26,7 @@ interface Props {
   readonly selected: string | undefined;
   readonly onSelect: (task: string) => void;
   readonly timeText: (block: Block) => string;
+  readonly clock: (minute: number) => string;
 }
 
 const rowHeight = (lane: Lane): number => (lane.group === "Hands" ? 30 : lane.group === "Resting and waiting" ? 17 : 0);
@@ -37,8 +38,8 @@ function laneHeight(lane: Lane): number {
     : Math.max(26, Math.min(48, lane.units * 11)) + 6;
 }
 
-export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, selected, onSelect, timeText }: Props) {
-  const { heat } = useDisplay();
+export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, selected, onSelect, timeText, clock }: Props) {
+  const { degrees } = useDisplay();
   const height = laneHeight(lane);
   return (
     <>
@@ -100,12 +101,12 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
             />
           ))}
           {lane.changes.map((change, i) => (
-            <Change key={change.start} {...change} scale={scale} height={height} named={i === 0} />
+            <Change key={change.start} {...change} clock={clock} scale={scale} height={height} named={i === 0} />
           ))}
           {lane.blocks.map((block) => (
             <BlockButton
               key={`${block.task}-${block.start}-${block.row}`}
-              block={{ ...block, text: heat(block.text), fill: block.fill && heat(block.fill) }}
+              block={inDegrees(block, degrees)}
               lane={lane}
               height={height}
               scale={scale}
@@ -122,22 +123,33 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
   );
 }
 
+/** A block with what its chamber is set to, in the cook's scale. */
+const inDegrees = (block: Block, degrees: (celsius: number) => string): Block =>
+  block.settingC === undefined
+    ? block
+    : {
+        ...block,
+        text: block.saysSetting ? `${block.text} at ${degrees(block.settingC)}` : block.text,
+        fill: block.fill && `${block.fill} ${degrees(block.settingC).replace(/ °[CF]/, "°")}`,
+      };
+
 /** A wedge for heating up or cooling down; the first one, the switching on, is named beside it. */
 function Change({
   start,
   end,
-  text,
+  rises,
+  toC,
   scale,
   height,
   named,
-}: Lane["changes"][number] & { scale: TimeScale; height: number; named: boolean }) {
-  const { clock, heat } = useDisplay();
+  clock,
+}: Lane["changes"][number] & { scale: TimeScale; height: number; named: boolean; clock: (minute: number) => string }) {
+  const { degrees } = useDisplay();
   const left = scale.x(start);
   const width = Math.max(2, scale.x(end) - left);
-  const rises = text.startsWith("heat");
   return (
     <Box
-      title={heat(text)}
+      title={`${rises ? "heat" : "cool"} to ${degrees(toC)}`}
       style={{ left, width, height: height - 1 }}
       sx={{
         position: "absolute",

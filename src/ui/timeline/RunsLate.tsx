@@ -3,13 +3,13 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import type { Plan } from "@/core/plan/plan";
+import type { Plan } from "@/core/plan/schema";
 import { readSlip, slipOf, type Slip } from "@/core/plan/slip";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import { lengthText } from "@/core/shared/clock";
 import { prepare, runReplan, type Run } from "@/workers/plan.client";
 import { NumberField } from "../kit/NumberField";
-import { useDisplay } from "../kit/use-display";
+import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
 import { capitalised } from "./why";
 
@@ -82,7 +82,7 @@ export function RunsLate({ plan, task, targets, cooks }: Props) {
       </Box>
       {slip && (
         <Box role="status" sx={{ mt: 0.75, fontSize: "0.85rem" }}>
-          {slip.found && <WhatItComesTo slip={slip.found} after={slip.after} targets={targets} cooks={cooks} />}
+          {slip.found && <WhatItComesTo plan={plan} slip={slip.found} after={slip.after} targets={targets} cooks={cooks} />}
           {slip.still && <Box sx={{ color: COLOUR.soft }}>Planning the rest of the day …</Box>}
           {!slip.still && !slip.found && `No way found in ${SECONDS} s to go on from there.`}
         </Box>
@@ -91,14 +91,20 @@ export function RunsLate({ plan, task, targets, cooks }: Props) {
   );
 }
 
-function WhatItComesTo({ slip, after, targets, cooks }: Pick<Props, "targets" | "cooks"> & { slip: Slip; after: number }) {
-  const { clock, heat } = useDisplay();
+function WhatItComesTo({
+  plan,
+  slip,
+  after,
+  targets,
+  cooks,
+}: Pick<Props, "plan" | "targets" | "cooks"> & { slip: Slip; after: number }) {
+  const { clock, task: textOf } = usePlanDisplay(plan);
   const { late, moves, beyond, waits, unattended } = slip;
   const gives = [
     ...beyond.map(({ cook, minutes }) => `${nameOf(cooks, cook)} is needed ${lengthText(minutes)} outside their hours`),
-    ...unattended.map(({ text, minute }) => `nobody is free at ${clock(minute)} for: ${heat(text)}`),
+    ...unattended.map(({ task, minute }) => `nobody is free at ${clock(minute)} for: ${textOf(task)}`),
     ...(waits.length > 0
-      ? [`waits longer than it may: ${waits.map(heat).join(", ")}; go by look and feel, and keep what spoils cold`]
+      ? [`waits longer than it may: ${waits.map(textOf).join(", ")}; go by look and feel, and keep what spoils cold`]
       : []),
   ];
   return (
@@ -119,7 +125,7 @@ function WhatItComesTo({ slip, after, targets, cooks }: Pick<Props, "targets" | 
         <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
           {moves.slice(0, MOVES_SHOWN).map((move) => (
             <li key={move.task}>
-              {heat(move.text)}: {clock(move.from)} → <strong>{clock(move.to)}</strong>
+              {textOf(move.task)}: {clock(move.from)} → <strong>{clock(move.to)}</strong>
             </li>
           ))}
           {moves.length > MOVES_SHOWN && <li>and {moves.length - MOVES_SHOWN} more</li>}

@@ -7,24 +7,21 @@ import Close from "@mui/icons-material/CloseOutlined";
 import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/batching/batches";
-import { taskShares } from "@/core/plan/task-info";
 import type { Step } from "@/core/item/step";
-import type { Plan } from "@/core/plan/plan";
-import type { PlanRequest } from "@/core/plan/request";
-import { piecesText } from "@/core/plan/words";
+import { resourceText } from "@/core/plan/reason-text";
+import { taskShares, type DurationSource, type Plan } from "@/core/plan/schema";
+import { piecesText } from "@/core/plan/task-text";
 import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
 import { useTicks } from "../kit/use-stored";
-import { useDisplay } from "../kit/use-display";
-import { targetsOf } from "../plan/plan-summary";
+import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { RunsLate } from "./RunsLate";
 import { planHolds, whyHere } from "./why";
-import { stepFinder } from "./timeline.view-model";
+import { stepIn } from "./timeline.view-model";
 
 interface Props {
   readonly plan: Plan;
-  readonly request: PlanRequest;
   readonly task: string;
   readonly toneIndex: ReadonlyMap<string, number>;
   readonly onClose: () => void;
@@ -33,24 +30,32 @@ interface Props {
 
 /** Reasons shown one by one; of a longer chain the last one too. */
 const WHY_SHOWN = 5;
+/** Where a step's length comes from, for the cook. */
+const SOURCE_TEXT: Readonly<Record<DurationSource, string>> = {
+  recipe: "the recipe",
+  "took-here": "what it took here before",
+  "by-hand": "the recipe, done by hand here",
+  room: "the recipe, for the warmth of this room",
+  plan: "until the next step begins",
+};
 const CUE_WORD = { see: "Look", feel: "Feel", hear: "Listen", smell: "Smell" } as const;
 
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
-export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }: Props) {
-  const { clock, weight, heat, dial } = useDisplay();
+export function StepPanel({ plan, task, toneIndex, onClose, onSelect }: Props) {
+  const shown = usePlanDisplay(plan);
+  const { clock, weight, heat, degrees, dial } = shown;
+  const { targets, cooks, rules, gathering } = plan.day;
   const holds = planHolds(plan);
   const info = plan.tasks[task];
   const placed = plan.solution.tasks.find((t) => t.id === task);
   const problemTask = plan.problem.tasks.find((t) => t.id === task);
-  const item = request.items.find((i) => i.id === info.item);
+  const item = plan.day.items.find((i) => i.id === info.item);
   if (!placed || !problemTask || !item) return null;
-  const step = stepFinder(plan, request)(task);
-  const target =
-    targetsOf(request).find((t) => info.for.includes(t.id)) ?? targetsOf(request).find((t) => t.minute >= placed.end);
+  const step = stepIn(plan, task);
+  const target = targets.find((t) => info.for.includes(t.id)) ?? targets.find((t) => t.minute >= placed.end);
   const range = Array.isArray(problemTask.duration) ? problemTask.duration : undefined;
-  const nameOf = (id: string) => request.kitchen.cooks.find((c) => c.id === id)?.name ?? id.replace(/-/g, " ");
-  const takes = [...new Set(placed.taken)].filter((id) => id !== "somebody-about").map(nameOf);
-  const why = whyHere(plan, request, holds, task, targetsOf(request), clock);
+  const takes = [...new Set(placed.taken)].filter((id) => id !== "somebody-about").map((id) => resourceText(plan, id));
+  const why = whyHere(plan, holds, task, shown);
   // Trays that wait are told by what they wait from; a step is known by when it ended.
   const ends = new Map(plan.solution.tasks.map((t) => [t.id, t.end]));
   const before = [...new Set(problemTask.after.map((link) => link.task))].filter((id) => plan.tasks[id]?.step);
@@ -63,7 +68,7 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
       <Box sx={{ display: "flex", gap: 1.25, alignItems: "flex-start" }}>
         <Monogram name={item.name} tone={toneOf(toneIndex.get(item.id) ?? 0)} />
         <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
-          {heat(info.text)}
+          {shown.task(task)}
         </Typography>
         <IconButton aria-label="Close the step" onClick={onClose} size="small">
           <Close fontSize="small" />
@@ -82,7 +87,7 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
         <Typography sx={{ mb: 1.25 }}>Nothing is done here: the place stays taken until the next step begins.</Typography>
       )}
       {step?.caution && <Banner kind="caution">{heat(step.caution)}</Banner>}
-      {request.gathering.rules
+      {rules
         .filter((rule) => info.step !== null && rule.steps.includes(info.step))
         .map((rule) => (
           <Banner key={rule.id} kind="note" title="Settled for this gathering">
@@ -94,15 +99,16 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
           ["Pieces", piecesText(taskShares(info).reduce((sum, share) => sum + share.pieces, 0))],
           ["Takes", takes.join(", ") || "nothing"],
           range && step?.rest ? ["May end", `${clock(placed.start + range[0])} to ${clock(placed.start + range[1])}`] : undefined,
-          step?.rest ? ["Where", heat(`${step.rest.where}, ${step.rest.atC} °C`)] : undefined,
+          step?.rest ? ["Where", `${step.rest.where}, ${degrees(step.rest.atC)}`] : undefined,
           step && dial(step.do) ? ["Hob", dial(step.do)!] : undefined,
-          step?.coreC ? ["Core", heat(`${step.coreC} °C in the thickest piece; local rules come first`)] : undefined,
+          ["Time from", SOURCE_TEXT[info.source]],
+          step?.coreC ? ["Core", `${degrees(step.coreC)} in the thickest piece; local rules come first`] : undefined,
         ]}
       />
       {step && <Cues step={step} />}
       {step && step.part !== "piece" && (
         <Weights
-          gathering={request.gathering.id}
+          gathering={gathering.id}
           weight={weight}
           batches={batchesFor(weighingsOf(plan.batches), item.id, info.range).filter((b) => b.part === step.part)}
         />
@@ -114,17 +120,17 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
           </Typography>
           <Box component="ol" sx={{ m: 0, pl: 2.5, fontSize: "0.85rem" }}>
             {why.steps.slice(0, WHY_SHOWN).map((reason) => (
-              <li key={reason.task}>{heat(reason.text)}</li>
+              <li key={reason.task}>{reason.text}</li>
             ))}
           </Box>
           {why.steps.length > WHY_SHOWN && (
             <Soft>
-              … {why.steps.length - WHY_SHOWN - 1} more, and at the end: {heat(why.steps.at(-1)!.text)}
+              … {why.steps.length - WHY_SHOWN - 1} more, and at the end: {why.steps.at(-1)!.text}
             </Soft>
           )}
         </Box>
       )}
-      {info.step && <RunsLate key={task} plan={plan} task={task} targets={targetsOf(request)} cooks={request.kitchen.cooks} />}
+      {info.step && <RunsLate key={task} plan={plan} task={task} targets={targets} cooks={cooks} />}
       {before.length > 0 && (
         <Box sx={{ mt: 1.5 }}>
           <Typography variant="h3" gutterBottom>
@@ -150,7 +156,7 @@ export function StepPanel({ plan, request, task, toneIndex, onClose, onSelect }:
                 textDecoration: "underline",
               }}
             >
-              {plan.tasks[id].text} <Soft>(done {clock(ends.get(id)!)})</Soft>
+              {shown.task(id)} <Soft>(done {clock(ends.get(id)!)})</Soft>
             </Box>
           ))}
         </Box>

@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonGroup from "@mui/material/ButtonGroup";
 import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from "react";
-import { useDisplay } from "../kit/use-display";
+import { usePlanDisplay } from "../plan/use-plan-display";
 import { Empty } from "../kit/Empty";
 import { itemOrder } from "../gathering/gathering.view-model";
 import { usePlan, type GoodPlan } from "../plan/PlanProvider";
@@ -25,16 +25,13 @@ const ZOOMS = [
 
 /** The one timeline: hands first, then what heats, what is cold and what rests; everything runs towards the waves. */
 export function TimelineView() {
-  const { clock } = useDisplay();
   const { good, work, source, latest } = usePlan();
+  const { clock } = usePlanDisplay(good?.plan);
   const [zoom, setZoom] = useState(0);
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [width, setWidth] = useState(1100);
   const [frame, setFrame] = useState<HTMLElement | null>(null);
-  const model = useMemo(
-    () => (good && good.plan.solution.tasks.length > 0 ? timelineModel(good.plan, good.request) : undefined),
-    [good],
-  );
+  const model = useMemo(() => (good && good.plan.solution.tasks.length > 0 ? timelineModel(good.plan) : undefined), [good]);
   const scale = useMemo(
     () => model && timeScale(model.busy, { fit: (width - LABEL_WIDTH - 14) * ZOOMS[zoom].factor }),
     [model, width, zoom],
@@ -111,7 +108,7 @@ export function TimelineView() {
           }}
         >
           <Box style={{ width: LABEL_WIDTH + scale.width + 10 }} sx={{ position: "relative", minWidth: "100%" }}>
-            <Axis scale={scale} targets={model.targets} origin={good.plan.origin} labelWidth={LABEL_WIDTH} />
+            <Axis scale={scale} targets={model.targets} plan={good.plan} labelWidth={LABEL_WIDTH} />
             <Folds scale={scale} labelWidth={LABEL_WIDTH} />
             <TargetLines scale={scale} targets={model.targets} labelWidth={LABEL_WIDTH} />
             {model.lanes.map((lane, i) => (
@@ -125,6 +122,7 @@ export function TimelineView() {
                 nameOf={(item) => source.items.find((x) => x.id === item)?.name ?? item}
                 selected={chosen}
                 onSelect={setSelected}
+                clock={clock}
                 timeText={(block) => `${clock(block.start)} to ${clock(block.end)}`}
               />
             ))}
@@ -135,7 +133,6 @@ export function TimelineView() {
       {chosen && (
         <StepPanel
           plan={good.plan}
-          request={good.request}
           task={chosen}
           toneIndex={order}
           onClose={() => setSelected(undefined)}
@@ -150,7 +147,7 @@ export function TimelineView() {
 function Tightest({ good }: { good: GoodPlan }) {
   // Nothing at first, so that a plan is drawn before this is worked out; `undefined` would mean no such wish.
   const drawn = useDeferredValue<GoodPlan | null>(good, null);
-  const tight = useMemo(() => drawn && bottleneckText(drawn.plan, drawn.request, planHolds(drawn.plan)), [drawn]);
+  const tight = useMemo(() => drawn && bottleneckText(drawn.plan, planHolds(drawn.plan)), [drawn]);
   if (!tight) return null;
   return (
     <Box data-testid="bottleneck" sx={{ color: COLOUR.ink }}>

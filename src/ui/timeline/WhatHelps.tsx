@@ -5,7 +5,7 @@ import LinearProgress from "@mui/material/LinearProgress";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import type { Plan } from "@/core/plan/plan";
+import type { Plan } from "@/core/plan/schema";
 import type { PlanRequest } from "@/core/plan/request";
 import { byGain, changesFor, gainOf, type Gain } from "@/core/plan/what-if";
 import { lengthText } from "@/core/shared/clock";

@@ -1,12 +1,6 @@
-import type { Plan } from "@/core/plan/plan";
-import type { PlanRequest } from "@/core/plan/request";
-import { taskShares } from "@/core/plan/task-info";
-import type { Item } from "@/core/item/schema";
+import { taskShares, type Plan, type Target } from "@/core/plan/schema";
 import type { Step } from "@/core/item/step";
-import { resolveItem } from "@/core/item/resolve";
-import { stepHere } from "@/core/plan/expand/timing";
-import { VERB } from "@/core/plan/words";
-import { targetsOf, type Target } from "../plan/plan-summary";
+import { planTaskText, VERB } from "@/core/plan/task-text";
 
 /** One bar on a lane. */
 export interface Block {
@@ -20,10 +14,21 @@ export interface Block {
   readonly row: number;
   /** Units of the lane it takes: shelves, tiers, trays. */
   readonly amount: number;
-  /** How full a chamber is with it, and its setting: "3 of 3 · 190 °C". */
+  /** How full a chamber is with it: "3/3". */
   readonly fill?: string;
+  /** What the chamber is set to for it, °C; `saysSetting` where that is worth saying. */
+  readonly settingC?: number;
+  readonly saysSetting?: boolean;
   /** For a rest: the minutes at which it may end at the earliest and at the latest. */
   readonly window?: readonly [number, number];
+}
+
+/** A chamber that heats up, or cools down, to a setting in °C. */
+export interface Change {
+  readonly start: number;
+  readonly end: number;
+  readonly rises: boolean;
+  readonly toC: number;
 }
 
 export interface Lane {
@@ -38,7 +43,7 @@ export interface Lane {
   /** Stretches in which the lane is not there: before, between and after a cook's hours. */
   readonly closed: readonly (readonly [number, number])[];
   /** Changes of setting between loads: heating up and cooling down. */
-  readonly changes: readonly { readonly start: number; readonly end: number; readonly text: string }[];
+  readonly changes: readonly Change[];
 }
 
 export interface TimelineModel {
@@ -68,36 +73,17 @@ const POOLS: Readonly<Record<string, { name: string; unit: string; group: Lane["
 /** "1 shelf", "3 shelves". */
 const counted = (n: number, unit: string): string => `${n} ${n === 1 ? unit : unit === "shelf" ? "shelves" : `${unit}s`}`;
 
-/** Finds the step of a task as it is done in a plan: options, filling and kitchen taken into account. */
-export function stepFinder(plan: Plan, request: PlanRequest): (task: string) => Step | undefined {
-  const { items, gathering, kitchen } = request;
-  const itemOf = new Map(items.map((item) => [item.id, item]));
-  // A day has many tasks of few items, and to put an item together takes its time.
-  const known = new Map<string, readonly Step[]>();
-  const stepsOf = (item: Item, demand: string, variant: string): readonly Step[] => {
-    const key = JSON.stringify([item.id, demand, variant]);
-    const entry =
-      gathering.waves.find((w) => w.id === demand)?.items.find((i) => i.recipe === item.id) ??
-      gathering.freezer.find((f) => f.recipe === item.id);
-    const steps = known.get(key) ?? resolveItem(item, entry?.choices ?? {}, variant).steps;
-    known.set(key, steps);
-    return steps;
-  };
-  return (task) => {
-    const info = plan.tasks[task];
-    const item = itemOf.get(info?.item);
-    if (!info?.step || !item) return undefined;
-    const piece = plan.pieces.find((p) => p.item === item.id && p.range[0] <= info.range[0] && info.range[0] < p.range[1]);
-    const step = stepsOf(item, info.for[0], piece?.variant ?? "base").find((s) => s.id === info.step);
-    return step && stepHere(step, kitchen);
-  };
-}
+/** The step of a task as it is done in a plan; undefined for what the plan adds by itself. */
+export const stepIn = (plan: Plan, task: string): Step | undefined => {
+  const as = plan.tasks[task]?.as;
+  return as === undefined ? undefined : plan.steps[as];
+};
 
 /** Lanes and blocks of a plan: cooks first, then what heats, what is cold, and what rests. */
-export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
+export function timelineModel(plan: Plan): TimelineModel {
   const placed = new Map(plan.solution.tasks.map((task) => [task.id, task]));
   const from = Math.min(...plan.solution.tasks.map((t) => t.start));
-  const targets = targetsOf(request);
+  const { targets, cooks } = plan.day;
   const to = Math.max(...plan.solution.tasks.map((t) => t.end), ...targets.map((t) => t.minute));
   const perLane = new Map<string, Omit<Block, "row">[]>();
   const put = (lane: string, block: Omit<Block, "row">) => {
@@ -106,33 +92,31 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
     else perLane.set(lane, [block]);
   };
 
-  const stepOf = stepFinder(plan, request);
   for (const task of plan.problem.tasks) {
     const entry = placed.get(task.id);
     const info = plan.tasks[task.id];
     if (!entry || !info) continue;
-    const step = stepOf(task.id);
+    const step = stepIn(plan, task.id);
     const handsOn = step?.attention === "hands-on";
-    const verb = step ? VERB[step.kind] : info.text;
     const pieces = taskShares(info).reduce((sum, share) => sum + share.pieces, 0);
-    const text = step ? `${verb} ${pieces}` : info.text;
+    const text = step ? `${VERB[step.kind]} ${pieces}` : planTaskText(plan, task.id);
     const base = { task: task.id, item: info.item, text };
     task.uses.forEach((use, u) => {
       const taken = entry.taken[u];
-      const cook = request.kitchen.cooks.some((c) => c.id === taken);
+      const cook = cooks.some((c) => c.id === taken);
       if (use.from !== undefined && use.minutes !== undefined) {
         if (!cook) return;
         const minutes = Array.isArray(use.minutes) ? use.minutes[(use.resource as string[]).indexOf(taken)] : use.minutes;
         const start = (use.from >= 0 ? entry.start : entry.end) + use.from;
         put(taken, { ...base, start, end: start + minutes, kind: "tend", amount: 1 });
       } else if (use.setting !== undefined) {
-        const filled = use.resource === "steamer" ? text : `${text} at ${use.setting} °C`;
         const chamber = plan.problem.resources.find((r) => r.id === taken);
-        const fill = `${use.amount}/${chamber?.kind === "chamber" ? chamber.slots : 1} ${use.setting}°`;
+        const fill = `${use.amount}/${chamber?.kind === "chamber" ? chamber.slots : 1}`;
         put(taken, {
           ...base,
           fill,
-          text: filled,
+          settingC: use.setting,
+          saysSetting: use.resource !== "steamer",
           start: entry.start,
           end: entry.end,
           kind: handsOn ? "hands" : "passive",
@@ -163,7 +147,7 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
   const lanes: Lane[] = [];
   for (const resource of plan.problem.resources) {
     const blocks = perLane.get(resource.id) ?? [];
-    const cook = request.kitchen.cooks.find((c) => c.id === resource.id);
+    const cook = cooks.find((c) => c.id === resource.id);
     if (cook && resource.kind === "pool") {
       const hours = [...(resource.calendar ?? [])].sort((a, b) => a[0] - b[0]);
       if (hours.length === 0) continue;
@@ -190,7 +174,7 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
       });
     } else if (POOLS[resource.id] && resource.kind === "pool" && blocks.length > 0) {
       const { name, unit, group } = POOLS[resource.id];
-      const factor = unitFactor(resource.id, resource.capacity, request);
+      const factor = unitFactor(resource.id, resource.capacity, plan);
       lanes.push({
         ...filled(blocks, resource.capacity),
         id: resource.id,
@@ -202,7 +186,7 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
       });
     }
   }
-  for (const item of request.items) {
+  for (const item of plan.day.items) {
     const blocks = perLane.get(`rest:${item.id}`);
     if (blocks)
       lanes.push({
@@ -218,17 +202,14 @@ export function timelineModel(plan: Plan, request: PlanRequest): TimelineModel {
   const order: Lane["group"][] = ["Hands", "Heat", "Machines and cold", "Resting and waiting"];
   lanes.sort((a, b) => order.indexOf(a.group) - order.indexOf(b.group));
 
-  const cooks = new Set(request.kitchen.cooks.map((c) => c.id));
-  const busy = lanes.filter((l) => cooks.has(l.id)).flatMap((l) => l.blocks.map((b) => [b.start - 10, b.end + 10] as const));
+  const ofCooks = new Set(cooks.map((c) => c.id));
+  const busy = lanes.filter((l) => ofCooks.has(l.id)).flatMap((l) => l.blocks.map((b) => [b.start - 10, b.end + 10] as const));
   return { lanes, targets, from, to, busy: [...busy, ...targets.map((t) => [t.minute - 5, t.minute + 20] as const)] };
 }
 
 /** Amounts of some pools are multiplied to whole numbers; this takes that back for display. */
-function unitFactor(id: string, capacity: number, request: PlanRequest): number {
-  if (id !== "fridge-shelf") return 1;
-  const shelf = request.kitchen.equipment["fridge-shelf"];
-  const own = shelf ? shelf.count * shelf.fitsTraysEach : capacity;
-  return Math.max(1, capacity / own);
+function unitFactor(id: string, capacity: number, { day }: Plan): number {
+  return id === "fridge-shelf" ? Math.max(1, capacity / (day.fridgePlaces ?? capacity)) : 1;
 }
 
 /** Blocks that overlap stand in rows below each other. */
@@ -281,7 +262,7 @@ function changesOf(plan: Plan, chamberId: string): Lane["changes"] {
       ),
     )
     .sort((a, b) => a.start - b.start);
-  const changes: { start: number; end: number; text: string }[] = [];
+  const changes: Change[] = [];
   let setting = chamber.start;
   let end = 0;
   for (const load of loads) {
@@ -291,7 +272,8 @@ function changesOf(plan: Plan, chamberId: string): Lane["changes"] {
       changes.push({
         start: Math.max(end, load.start - minutes),
         end: load.start,
-        text: `${rise > 0 ? "heat" : "cool"} to ${load.setting} °C`,
+        rises: rise > 0,
+        toC: load.setting,
       });
       setting = load.setting;
     }

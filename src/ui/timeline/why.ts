@@ -1,7 +1,7 @@
 import { bottleneckOf, chainOf, holdsOf, type Hold, type Holds } from "@/core/schedule/explain/binding-constraints";
-import type { Plan } from "@/core/plan/plan";
-import type { PlanRequest } from "@/core/plan/request";
-import type { Target } from "../plan/plan-summary";
+import type { Plan } from "@/core/plan/schema";
+import { resourceText } from "@/core/plan/reason-text";
+import type { PlanShown } from "../plan/use-plan-display";
 
 export interface WhyStep {
   /** The task that is held here. */
@@ -25,19 +25,17 @@ const KNOWN = new WeakMap<Plan, readonly Holds[]>();
 /** The reason for a task's time as sentences, step by step to the wave or to the beginning; none where it could move freely. */
 export function whyHere(
   plan: Plan,
-  request: PlanRequest,
   holds: readonly Holds[],
   task: string,
-  targets: readonly Target[],
-  clock: (minute: number) => string,
+  { clock, task: textOfTask }: Pick<PlanShown, "clock" | "task">,
 ): Why {
   const { tasks, resources } = plan.problem;
   const at = tasks.findIndex((t) => t.id === task);
   if (at < 0) return { direction: "later", steps: [] };
   const { direction, steps } = chainOf(holds, at);
   const placed = new Map(plan.solution.tasks.map((t) => [t.id, t]));
-  const nameOf = (r: number) => resourceName(request, resources[r].id);
-  const textOf = (i: number) => plan.tasks[tasks[i].id]?.text ?? tasks[i].id;
+  const nameOf = (r: number) => resourceName(plan, resources[r].id);
+  const textOf = (i: number) => textOfTask(tasks[i].id);
   const sentence = (hold: Hold, i: number): string => {
     const { start, end } = placed.get(tasks[i].id)!;
     const later = direction === "later";
@@ -58,7 +56,7 @@ export function whyHere(
         return `${nameOf(hold.resource)} is not there ${later ? "after" : "before"} ${clock(later ? end : start)}`;
       case "due":
       case "limit": {
-        const wave = targets.find((t) => t.minute === end);
+        const wave = plan.day.targets.find((t) => t.minute === end);
         return later ? `${wave ? wave.name : "its time"} is at ${clock(end)}` : `it may not begin before ${clock(start)}`;
       }
       case "edge":
@@ -71,14 +69,14 @@ export function whyHere(
   };
 }
 
-const resourceName = (request: PlanRequest, id: string): string =>
-  request.kitchen.cooks.find((cook) => cook.id === id)?.name ?? `the ${id.replace(/-/g, " ")}`;
+const resourceName = (plan: Plan, id: string): string =>
+  plan.day.cooks.some((cook) => cook.id === id) ? resourceText(plan, id) : `the ${resourceText(plan, id)}`;
 
 /** "The oven, 78 % of its time; 14 steps wait for it" — what the day hangs on; undefined where nothing waits. */
-export function bottleneckText(plan: Plan, request: PlanRequest, holds: readonly Holds[]): string | undefined {
+export function bottleneckText(plan: Plan, holds: readonly Holds[]): string | undefined {
   const tight = bottleneckOf(plan.problem, plan.solution, holds);
   if (!tight) return undefined;
-  const name = resourceName(request, plan.problem.resources[tight.resource].id);
+  const name = resourceName(plan, plan.problem.resources[tight.resource].id);
   return `${capitalised(name)}, ${Math.round(100 * tight.use)} % taken; ${tight.holds} ${tight.holds === 1 ? "step is" : "steps are"} held by it`;
 }
 

@@ -1,5 +1,10 @@
 import { isReadyWork } from "./ready";
-import { TaskInfo } from "../task-info";
+import { Obstacles, type Obstacle } from "../../batching/obstacle";
+import type { Step } from "../../item/step";
+import type { Kitchen } from "../../kitchen/schema";
+import type { TaskInfo } from "../schema";
+import { taskText } from "../task-text";
+import { infoOf, labelOf, sourceOf, StepTable, waitInfo } from "./task-info";
 import { compile } from "../../schedule/model";
 import { parseProblem, type ProblemInput } from "../../schedule/problem";
 import { Windows } from "../../schedule/construct/windows";
@@ -25,7 +30,6 @@ import {
 } from "./timing";
 import { equipmentUses, handUses, type EquipmentUse } from "./uses";
 import { settingHere } from "../../kitchen/equipment";
-import { carrierText, VERB } from "../words";
 import { sharesOf, workloadOf, type Work, type Workload } from "../../batching/work";
 
 type TaskInput = ProblemInput["tasks"][number];
@@ -34,8 +38,10 @@ export interface Expansion {
   readonly problem: ProblemInput;
   readonly info: ReadonlyMap<string, TaskInfo>;
   readonly workload: Workload;
-  /** Sentences that name what makes the whole impossible; the problem is then not worth solving. */
-  readonly blockers: readonly string[];
+  /** The steps that tasks are, as they are done here. */
+  readonly steps: StepTable;
+  /** What makes the whole impossible; the problem is then not worth solving. */
+  readonly obstacles: readonly Obstacle[];
   /** Least time of each rest, min, by task: when its pieces could be ready. */
   readonly readyAfter: ReadonlyMap<string, number>;
 }
@@ -48,10 +54,13 @@ const FRESH_REFERENCE_MIN = 30;
 /** Turns demands into a schedule problem: every step of every piece as tasks with all that they take. */
 export function expand(request: PlanRequest, days: PlanDays, demands: readonly Demand[], strategy: Strategy): Expansion {
   const { kitchen } = request;
-  const here = demands.map((demand) => withStepsHere(demand, kitchen));
+  const { here, byHand } = stepsHere(demands, kitchen);
+  const steps = new StepTable();
+  const info = new Map<string, TaskInfo>();
   const workload = workloadOf(here, kitchen, strategy, request.gathering.mixTogether);
   const linked = linkWorks(workload.works);
-  const blockers = new Set(workload.blockers);
+  const obstacles = new Obstacles();
+  workload.obstacles.forEach((obstacle) => obstacles.add(obstacle));
   const oil = oilOrder(here, kitchen);
   const horizon = horizonOf(request, days, here);
   const cooksOf = new Map(workload.works.map((work) => [work, cooksFor(work.step, kitchen)]));
@@ -69,7 +78,7 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
         : Math.min(...(step.attention === "hands-on" ? minutesByCook(work, cooks) : [fixedMinutes(work)]));
       const tends = step.attention === "hands-on" ? [] : tendsOf(step, cooks, least);
       if (cooks.length === 0 && (step.attention === "hands-on" || tends.length > 0))
-        blockers.add(`${work.item.name}: no cook may do “${VERB[step.kind].toLowerCase()}” (${step.id})`);
+        obstacles.add({ code: "no-cook", item: work.item.id, kind: step.kind, step: step.id });
       const hands = cooks.length > 0 ? handUses(work, tends, cooks) : [];
       const equipment = equipmentUses(
         work,
@@ -77,12 +86,14 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
         kitchen,
         capacitiesOf(work.item, kitchen),
         (w) => oil.rankOf(w.demands[0]),
-        (text) => blockers.add(text),
+        (obstacle) => obstacles.add(obstacle),
       );
       for (const use of equipment) if (use.share !== undefined) shares.push({ use, pool: use.resource as string });
+      const about = infoOf(work, kitchen, steps.keyOf(work.item, step), sourceOf(work, byHand.has(step), window));
+      info.set(work.id, about);
       const task: TaskInput = {
         id: work.id,
-        label: textOf(work, kitchen),
+        label: labelOf(about, work),
         duration: durationOf(work, window, cooks.length > 1 ? minutesByCook(work, cooks) : undefined, least, linked),
         uses: [...hands, ...equipment],
         after: [],
@@ -101,7 +112,9 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
   };
 
   const wide = new Map(
-    workload.works.filter((w) => w.step.rest).map((work) => [work.id, restWindow(work.step, kitchen, [0, horizon])]),
+    workload.works
+      .filter((w) => w.step.rest)
+      .map((work) => [work.id, restWindow(work.step, kitchen, [0, horizon], days.clockChanges)]),
   );
   const loose = new Map(
     [...wide].map(([id, w]) => [
@@ -118,14 +131,13 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
   const exact = new Map(
     workload.works
       .filter((w) => w.step.rest)
-      .map((work) => [work.id, restWindow(work.step, kitchen, spans.get(work.id) ?? [0, horizon])]),
+      .map((work) => [work.id, restWindow(work.step, kitchen, spans.get(work.id) ?? [0, horizon], days.clockChanges)]),
   );
   const { tasks, readyAfter } = build(exact);
   tasks.push(...oil.changes(workload.works, tasks));
 
-  const info = new Map<string, TaskInfo>(workload.works.map((work) => [work.id, infoOf(work, kitchen)]));
   for (const wait of linked.waits) info.set(wait.id, waitInfo(wait));
-  for (const task of tasks) if (!info.has(task.id)) info.set(task.id, oil.infoOf(task));
+  for (const task of tasks) if (!info.has(task.id)) info.set(task.id, oil.infoOf());
 
   const pools = poolResources(request, days, horizon, shares, tasks);
   const resources = [...pools, ...chamberResources(kitchen, workload.works)];
@@ -139,15 +151,25 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
     },
     info,
     workload,
-    blockers: [...blockers],
+    steps,
+    obstacles: obstacles.all,
     readyAfter,
   };
 }
 
-const withStepsHere = (demand: Demand, kitchen: PlanRequest["kitchen"]): Demand => ({
-  ...demand,
-  steps: demand.steps.map((step) => stepHere(step, kitchen)),
-});
+/** The demands with their steps as this kitchen does them, and the steps that are done by hand for want of a machine. */
+function stepsHere(demands: readonly Demand[], kitchen: Kitchen): { here: Demand[]; byHand: ReadonlySet<Step> } {
+  const byHand = new Set<Step>();
+  const here = demands.map((demand) => ({
+    ...demand,
+    steps: demand.steps.map((step) => {
+      const own = stepHere(step, kitchen);
+      if (own !== step) byHand.add(own);
+      return own;
+    }),
+  }));
+  return { here, byHand };
+}
 
 const workOf = (workload: Workload, id: string): Work => workload.works.find((work) => work.id === id)!;
 
@@ -209,7 +231,7 @@ function addWaits(tasks: TaskInput[], linked: Linked, shares: { use: EquipmentUs
     const held = wait.asBefore ? wait.before.step.equipment.filter((e) => !isCarrier(e.id) && e.id !== "worktop") : [];
     tasks.push({
       id: wait.id,
-      label: waitInfo(wait).text,
+      label: taskText(waitInfo(wait), () => wait.before.item.name),
       duration: [wait.min, Math.max(wait.min, wait.max)],
       uses: [
         ...(wait.before.carrier ? [take(wait.before.carrier, wait.carriers)] : []),
@@ -296,38 +318,4 @@ const clean = (task: TaskInput): TaskInput => ({
     void share;
     return rest;
   }),
-});
-
-function textOf(work: Work, kitchen: PlanRequest["kitchen"]): string {
-  const { step } = work;
-  const made = sharesOf(work).map((share) => `${sizeOf(share.range)} ${share.item.name}`);
-  const what = step.part === "piece" ? made[0] : `${step.part} for ${made.join(" and ")}`;
-  const setting = step.equipment.find((e) => e.settingC !== undefined && e.id !== "lidded-pan");
-  const parts = [`${VERB[step.kind]} ${what}`];
-  if (work.carrier && work.carriers > 1) parts.push(carrierText(work.carrier, work.carriers));
-  if (setting && setting.id !== "steamer") parts.push(`${settingHere(setting.id, setting.settingC!, kitchen)} °C`);
-  return parts.join(", ");
-}
-
-const infoOf = (work: Work, kitchen: PlanRequest["kitchen"]): TaskInfo => ({
-  item: work.item.id,
-  step: work.step.id,
-  pieces: sizeOf(work.range),
-  range: work.range,
-  ...(work.also.length > 0 && {
-    also: work.also.map(({ item, step, range }) => ({ item: item.id, step: step.id, pieces: sizeOf(range), range })),
-  }),
-  for: [...new Set(work.demands.map((demand) => demand.for))],
-  text: textOf(work, kitchen),
-});
-
-const waitInfo = (wait: Wait): TaskInfo => ({
-  item: wait.before.item.id,
-  step: null,
-  pieces: sizeOf(wait.before.range),
-  range: wait.before.range,
-  for: [...new Set(wait.before.demands.map((demand) => demand.for))],
-  text: wait.before.carrier
-    ? `${carrierText(wait.before.carrier, wait.carriers)} of ${wait.before.item.name} ${wait.carriers === 1 ? "waits" : "wait"}${wait.onShelf ? " in the fridge for the freezer" : ""}`
-    : `${wait.before.item.name} wait`,
 });

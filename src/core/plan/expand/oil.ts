@@ -1,7 +1,7 @@
 import type { ProblemInput } from "../../schedule/problem";
 import { type Demand } from "../../gathering/demands";
 import { sizeOf } from "../../shared/range";
-import type { TaskInfo } from "../task-info";
+import type { TaskInfo } from "../schema";
 import type { Kitchen } from "../../kitchen/schema";
 import type { Work } from "../../batching/work";
 import { cooksFor } from "./timing";
@@ -52,7 +52,7 @@ export function oilOrder(demands: readonly Demand[], kitchen: Kitchen) {
         },
       ];
     },
-    infoOf(task: TaskInput): TaskInfo {
+    infoOf(): TaskInfo {
       const [demand] = fresh;
       return {
         item: demand.item.id,
@@ -60,7 +60,8 @@ export function oilOrder(demands: readonly Demand[], kitchen: Kitchen) {
         pieces: sizeOf(demand.range),
         range: demand.range,
         for: [demand.for],
-        text: `${task.label ?? "Change the oil"}: drain, wipe, fill with fresh oil`,
+        what: { code: "oil-change" },
+        source: "plan",
       };
     },
   };

@@ -1,5 +1,5 @@
 import { yeastFactor } from "../../process/ferment";
-import { MINUTES_A_DAY } from "../../shared/clock";
+import { MINUTES_A_DAY, wallMinute, type ClockChange } from "../../shared/clock";
 import { usesEquipment } from "../../kitchen/capacity";
 import { roomAt } from "../../kitchen/room";
 import type { Step } from "../../item/step";
@@ -91,7 +91,13 @@ export interface RestWindow {
  * window of the late side with the rest kept inside it.
  * @param span minutes [earliest start, latest end] in which the rest can lie
  */
-export function restWindow(step: Step, kitchen: Kitchen, span: readonly [number, number]): RestWindow {
+export function restWindow(
+  step: Step,
+  kitchen: Kitchen,
+  span: readonly [number, number],
+  clockChanges: readonly ClockChange[] = [],
+): RestWindow {
+  const roomThen = (minute: number) => roomAt(kitchen, wallMinute(minute, clockChanges));
   const rest = step.rest!;
   const least = leastForTends(step);
   const shape = (factor: number) => ({
@@ -104,13 +110,13 @@ export function restWindow(step: Step, kitchen: Kitchen, span: readonly [number,
   const temperatures = new Set<number>();
   let changedAt = from;
   for (let minute = from; minute < to; minute++) {
-    const room = roomAt(kitchen, minute);
-    if (minute > from && room !== roomAt(kitchen, minute - 1)) changedAt = minute;
+    const room = roomThen(minute);
+    if (minute > from && room !== roomThen(minute - 1)) changedAt = minute;
     temperatures.add(room);
   }
   const windows = [...temperatures].map((room) => shape(yeastFactor(rest.atC, room)));
   if (windows.length === 1) return widen(windows[0]);
-  const late = shape(yeastFactor(rest.atC, roomAt(kitchen, to - 1)));
+  const late = shape(yeastFactor(rest.atC, roomThen(to - 1)));
   const common = {
     min: Math.max(...windows.map((w) => w.min)),
     max: Math.min(...windows.map((w) => w.max)),

@@ -1,3 +1,4 @@
+import type { Obstacle } from "../../batching/obstacle";
 import { poolSize, chamberIds, settingHere } from "../../kitchen/equipment";
 import type { ProblemInput } from "../../schedule/problem";
 import { isCarrier, type Capacities } from "../../kitchen/capacity";
@@ -20,26 +21,27 @@ export interface EquipmentUse extends UseInput {
   readonly share?: number;
 }
 
-/** What a work takes of the equipment. Sentences for what the kitchen lacks go to `lacks`. */
+/** What a work takes of the equipment; what the kitchen lacks goes to `lacks`. */
 export function equipmentUses(
   work: Work,
   tends: readonly Tend[],
   kitchen: Kitchen,
   capacities: Capacities,
   fryRank: (work: Work) => number,
-  lacks: (text: string) => void,
+  lacks: (obstacle: Obstacle) => void,
 ): EquipmentUse[] {
   const { step } = work;
   const uses: EquipmentUse[] = [];
-  const name = `${work.item.name}: ${step.kind}`;
+  const at = { item: work.item.id, kind: step.kind };
   for (const entry of step.equipment) {
     if (entry.id === "oven" || entry.id === "steamer" || entry.id === "fryer") {
       const ids = chamberIds(entry.id, kitchen);
       const setting = settingHere(entry.id, entry.settingC ?? 100, kitchen);
       const most =
         entry.id === "oven" ? kitchen.equipment.oven?.maxC : entry.id === "fryer" ? kitchen.equipment.fryer?.maxC : undefined;
-      if (ids.length === 0) lacks(`${name} needs ${entry.id === "oven" ? "an" : "a"} ${entry.id}, and this kitchen has none`);
-      else if (most !== undefined && setting > most) lacks(`${name} needs ${setting} °C, and the ${entry.id} reaches ${most} °C`);
+      if (ids.length === 0) lacks({ code: "not-there", ...at, equipment: entry.id });
+      else if (most !== undefined && setting > most)
+        lacks({ code: "too-hot", ...at, equipment: entry.id, settingC: setting, mostC: most });
       else uses.push(chamberUse(entry.id, ids, setting, work, kitchen, fryRank));
       if (entry.id === "steamer" && poolSize("steamer-tier", kitchen))
         uses.push({ resource: "steamer-tier", share: tiersOf(work, capacities, kitchen) });
@@ -49,13 +51,13 @@ export function equipmentUses(
     const there = poolSize(id, kitchen) ?? 0;
     const small = SMALL_TOOLS.includes(id);
     if (there <= 0) {
-      if (!small || id === "worktop") lacks(`${name} needs ${id}, and this kitchen has none`);
+      if (!small || id === "worktop") lacks({ code: "not-there", ...at, equipment: id });
       continue;
     }
     const each = entry.amount ?? 1;
     const share = id === "tins" ? piecesIn(work) : isCarrier(id) ? each * work.carriers : each;
     if (share > there) {
-      lacks(`${name} needs ${share} of ${id} at once, and this kitchen has ${there}`);
+      lacks({ code: "too-few", ...at, equipment: id, needed: share, there });
       continue;
     }
     if (!small || step.attention === "hands-on") uses.push({ resource: id, share });

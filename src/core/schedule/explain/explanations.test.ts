@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { anyProblem, expectProblem } from "@tests/any-problem";
-import { conflictOf, conflictText } from "./infeasible-subset";
+import { namesIn, scheduleReasonText } from "../reason-text";
+import { infeasibleSubset, subsetReason } from "./infeasible-subset";
 import { bottleneckOf, chainOf, holdsOf } from "./binding-constraints";
 import { outOfReach } from "../out-of-reach";
 import { solve } from "../solve";
@@ -129,15 +130,15 @@ describe("what cannot hold together", () => {
     200,
   );
   test("two steamer loads that must come out within minutes of each other, and nothing else", () => {
-    const core = conflictOf(day, { now });
+    const core = infeasibleSubset(day, { now });
     expect(core).toEqual(["s1", "s2", "e1", "e2"]);
-    expect(conflictText(day, core!)).toMatch(
+    expect(scheduleReasonText(subsetReason(day, core!), namesIn(day))).toMatch(
       /^Steam load 1 \(25 min\) and Steam load 2 \(25 min\) cannot both be done between 01:20 and 01:55 with 1 of steamer/,
     );
     expect(solve(day, { now, iterations: 1 }).why.at(-1)).toMatch(/cannot both be done/);
   });
   test("a day that can be done has no conflict", () =>
-    expect(conflictOf(problem([{ id: "x", duration: 5 }]), { now })).toBeUndefined());
+    expect(infeasibleSubset(problem([{ id: "x", duration: 5 }]), { now })).toBeUndefined());
 });
 
 test("a duration beyond the horizon or every window is said at once, by its field", () => {

@@ -1,11 +1,11 @@
-import { clockText } from "../../shared/clock";
 import { Budget } from "../budget";
 import { compile } from "../model";
 import { candidatesOf, leastDuration, type Problem, type Resource } from "../problem";
+import type { ScheduleReason } from "../reason";
 import { Solver } from "../solver";
 import { Windows } from "../construct/windows";
 
-export interface ConflictOptions {
+export interface SubsetOptions {
   readonly now: () => number;
   /** Time limit for the whole search for a smaller set, s; without it only the number of questions limits it. */
   readonly seconds?: number;
@@ -40,7 +40,7 @@ const QUESTIONS = 120;
  * as long as the rest is proven impossible. Undefined where the whole is not proven so. Every member counts, up to the
  * time limit: without any one of them no proof was found.
  */
-export function conflictOf(problem: Problem, options: ConflictOptions): string[] | undefined {
+export function infeasibleSubset(problem: Problem, options: SubsetOptions): string[] | undefined {
   const limit = options.seconds === undefined ? Infinity : options.now() + options.seconds * 1000;
   let asked = 0;
   const impossible = (tasks: readonly string[]): boolean => {
@@ -61,33 +61,31 @@ export function conflictOf(problem: Problem, options: ConflictOptions): string[]
   return core;
 }
 
-/** The conflict as a cook would say it: which tasks, what they share, and the time that they have for it. */
-export function conflictText(problem: Problem, core: readonly string[]): string {
+/** An infeasible subset with what its tasks share and the time that they have for it. */
+export function subsetReason(problem: Problem, core: readonly string[]): ScheduleReason {
   const part = only(problem, new Set(core));
   const windows = new Windows(compile(part));
   windows.propagateAll();
-  const name = (i: number) => `${part.tasks[i].label ?? part.tasks[i].id} (${leastDuration(part.tasks[i])} min)`;
+  const timed = (i: number) => ({ task: part.tasks[i].id, minutes: leastDuration(part.tasks[i]) });
   const all = part.tasks.map((_, i) => i);
   const users = problem.resources.map(({ id }) =>
     all.filter((i) => part.tasks[i].uses.some((use) => candidatesOf(use).includes(id))),
   );
-  // What is fought over: the resource that keeps the most minutes of the conflict busy for its size.
+  // What is fought over: the resource that keeps the most minutes of the subset busy for its size.
   const load = problem.resources.map((resource, r) => {
     const minutes = users[r].reduce((total, i) => total + leastDuration(part.tasks[i]), 0);
     return users[r].length > 1 ? minutes / Math.max(1, unitsOf(resource)) : 0;
   });
   const r = load.indexOf(Math.max(...load));
   const fighting = load[r] > 0 ? users[r] : all;
-  const from = Math.min(...fighting.map((i) => windows.lo[2 * i]));
-  const to = Math.max(...fighting.map((i) => windows.hi[2 * i + 1]));
-  const others = all.filter((i) => !fighting.includes(i));
-  return (
-    `${listed(fighting.map(name))} cannot ${fighting.length === 2 ? "both" : "all"} be done between ${clockText(from)} and ${clockText(to)}` +
-    (load[r] > 0 ? ` with ${unitsOf(problem.resources[r])} of ${problem.resources[r].id}` : "") +
-    (others.length > 0 ? `, as ${listed(others.map(name))} ${others.length === 1 ? "asks" : "ask"}.` : ".")
-  );
+  return {
+    code: "infeasible-subset",
+    tasks: fighting.map(timed),
+    earliest: Math.min(...fighting.map((i) => windows.lo[2 * i])),
+    latest: Math.max(...fighting.map((i) => windows.hi[2 * i + 1])),
+    ...(load[r] > 0 && { shares: { resource: problem.resources[r].id, units: unitsOf(problem.resources[r]) } }),
+    others: all.filter((i) => !fighting.includes(i)).map(timed),
+  };
 }
 
 const unitsOf = (resource: Resource): number => (resource.kind === "pool" ? resource.capacity : resource.slots);
-const listed = (names: readonly string[]): string =>
-  names.length > 1 ? `${names.slice(0, -1).join(", ")} and ${names.at(-1)}` : (names[0] ?? "");

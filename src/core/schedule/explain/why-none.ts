@@ -1,36 +1,25 @@
-import { clockText } from "../../shared/clock";
 import type { Model } from "../model";
-import type { Problem } from "../problem";
+import { candidatesOf, type Problem } from "../problem";
+import type { ScheduleReason } from "../reason";
 import type { Search } from "../construct/search";
 
-const nameOf = (problem: Problem, task: number): string => problem.tasks[task].label ?? problem.tasks[task].id;
-
 /**
- * Sentences for a problem in which `task` fits nowhere even alone (proven): its own window from what comes before and
+ * Reasons for a problem in which `task` fits nowhere even alone (proven): its own window from what comes before and
  * after, and which of its resources has no room there.
  */
-export function whyNone(problem: Problem, model: Model, task: number): string[] {
+export function whyNone(problem: Problem, model: Model, task: number): ScheduleReason[] {
   const { earliest, latest } = reach(model, task);
-  const name = nameOf(problem, task);
-  const between = `minute ${earliest} (${clockText(earliest)}) and minute ${latest} (${clockText(latest)})`;
+  const { id } = problem.tasks[task];
   if (latest - earliest < model.least[task])
-    return [
-      `${name} takes at least ${model.least[task]} min, but what comes before and after it leaves only the time between ${between}.`,
-    ];
+    return [{ code: "too-long", task: id, minutes: model.least[task], earliest, latest }];
   const short = problem.tasks[task].uses.flatMap((use, u) => {
     const need = model.uses[task][u];
     if (need.chamber) return [];
     const minutes = need.minutes.length > 0 ? Math.min(...need.minutes) : model.least[task];
     const fits = Array.from(need.resources).some((r) => longestRun(model.units[r]!, need.amount, earliest, latest) >= minutes);
-    return fits
-      ? []
-      : [`${use.amount} of ${typeof use.resource === "string" ? use.resource : use.resource.join(" or ")} for ${minutes} min`];
+    return fits ? [] : [{ amount: use.amount, resources: candidatesOf(use).slice(), minutes }];
   });
-  return [
-    short.length > 0
-      ? `${name} must lie between ${between}, and in that time there is never ${short.join(", nor ")}.`
-      : `${name} must lie between ${between}, and in that time what it needs is never there all at once.`,
-  ];
+  return [{ code: "no-room", task: id, earliest, latest, short }];
 }
 
 function longestRun(units: Int32Array, amount: number, from: number, to: number): number {
@@ -43,11 +32,8 @@ function longestRun(units: Int32Array, amount: number, from: number, to: number)
   return best;
 }
 
-/** Tasks named in a sentence before "and n more". */
-const NAMED = 4;
-
 /**
- * Sentences for a search that found nothing: first whether that is proven, then what the nearest timetable leaves out
+ * Reasons for a search that found nothing: first whether that is proven, then what the nearest timetable leaves out
  * and what stood in the way most often.
  */
 export function whyNotFound(
@@ -56,7 +42,7 @@ export function whyNotFound(
   search: Search,
   proven: boolean,
   leftOut: readonly number[],
-): string[] {
+): ScheduleReason[] {
   const hardest = Array.from({ length: model.n }, (_, i) => i)
     .filter((i) => search.trouble[i] > 1.5)
     .sort((a, b) => search.trouble[b] - search.trouble[a])
@@ -66,27 +52,23 @@ export function whyNotFound(
     .sort((a, b) => search.refusals[b] - search.refusals[a])
     .slice(0, 2);
   search.clear();
-  const lines = [
-    proven
-      ? "All these tasks cannot be fitted together: every way was ruled out."
-      : "No timetable was found; it is not proven that there is none.",
-  ];
-  if (leftOut.length > 0) {
-    const names = leftOut.slice(0, NAMED).map((task) => nameOf(problem, task));
-    const more = leftOut.length > NAMED ? ` and ${leftOut.length - NAMED} more` : "";
-    lines.push(
-      `The nearest timetable has ${model.n - leftOut.length} of ${model.n} tasks; without a place in it: ${names.join(", ")}${more}.`,
-    );
-  }
-  for (const task of hardest) {
-    const low = search.windows.lo[2 * task];
-    const high = search.windows.hi[2 * task + 1];
-    lines.push(
-      `${nameOf(problem, task)} found no place between minute ${low} and minute ${high} (${clockText(low)} to ${clockText(high)})` +
-        (tightest.length > 0 ? `; most often ${tightest.map((r) => problem.resources[r].id).join(" or ")} was taken.` : "."),
-    );
-  }
-  return lines;
+  const reasons: ScheduleReason[] = [{ code: proven ? "ruled-out" : "none-found" }];
+  if (leftOut.length > 0)
+    reasons.push({
+      code: "nearest",
+      placed: model.n - leftOut.length,
+      of: model.n,
+      leftOut: leftOut.map((task) => problem.tasks[task].id),
+    });
+  for (const task of hardest)
+    reasons.push({
+      code: "no-place",
+      task: problem.tasks[task].id,
+      earliest: search.windows.lo[2 * task],
+      latest: search.windows.hi[2 * task + 1],
+      taken: tightest.map((r) => problem.resources[r].id),
+    });
+  return reasons;
 }
 
 /** Longest way to the task from its predecessors' earliest times, and shortest from its successors' latest, one pass each way. */

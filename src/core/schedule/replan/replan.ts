@@ -1,7 +1,8 @@
 import { Budget, type SolveOptions } from "../budget";
 import { candidatesOf, takenIn, type Problem } from "../problem";
 import type { Solution } from "../solution";
-import { Solver, type Answer } from "../solver";
+import { refused } from "../refused";
+import { Solver } from "../solver";
 import { waysOf } from "./relaxation-ladder";
 import { gapsIn, hoursOf } from "./hours";
 import { guessOf, restOf, type ExecutionState } from "./execution-state";
@@ -13,7 +14,7 @@ export interface Move {
 }
 
 export interface Replanned {
-  readonly solution: Answer;
+  readonly solution: Solution;
   /** What is no longer where the cook last saw it. */
   readonly moves: readonly Move[];
   /** Waits that can no longer be kept short enough, such as a rest that went on too long: [task, the one it waited for]. */
@@ -132,7 +133,7 @@ function unattendedIn(strict: Problem, solution: Solution, running: ExecutionSta
 function answerOf(solver: Solver, solved: Problem, { problem, old, strict, begun, running }: Before): Replanned {
   const placed = new Map(old.tasks.map((task) => [task.id, task]));
   const deadlines = new Map(strict.tasks.flatMap((task) => (task.latest === undefined ? [] : [[task.id, task.latest] as const])));
-  const solution = solver.best ? solver.solution() : solver.refusal();
+  const solution = solver.best ? solver.solution() : refused(solved, solver.refusal());
   const today = solution.tasks.filter((task) => placed.has(task.id));
   const at = new Map(today.map((task) => [task.id, task]));
   const moves = today.flatMap((task): Move[] => {

@@ -1,0 +1,90 @@
+import { batchesOf } from "../batching/batches";
+import { suits } from "../gathering/headcount";
+import { parseProblem, type Problem } from "../schedule/problem";
+import type { Solution } from "../schedule/solution";
+import type { Expansion } from "./expand/expand";
+import type { Quantities } from "./quantities";
+import { loadsIn, lotsIn, oilNotes, servesIn } from "./read";
+import type { PlanRequest } from "./request";
+import type { Note, Plan, Reason } from "./schema";
+import { targetsOf } from "./targets";
+
+/** A solution in which nothing had to be done. */
+export const emptySolution = (): Solution => ({
+  format: "unisynth-solution/1",
+  status: "optimal",
+  cost: 0,
+  bound: 0,
+  tasks: [],
+  why: [],
+});
+
+/** The plan of a day that has no timetable: what is to be made, and why it cannot be. */
+export const refuse = (request: PlanRequest, q: Quantities, refusal: readonly Reason[]): Plan =>
+  assemble(request, q, q.expansion, { ...emptySolution(), status: "infeasible" }, undefined, refusal);
+
+/** Puts a plan together from quantities, problem and solution, with all that reads it later without the request. */
+export function assemble(
+  request: PlanRequest,
+  q: Quantities,
+  expansion: Expansion,
+  { format, status, cost, bound, tasks }: Solution,
+  problem?: Problem,
+  refusal: readonly Reason[] = [],
+): Plan {
+  const solution: Solution = { format, status, cost, bound, tasks, why: [] };
+  const parsed = problem ? ({ ok: true, value: problem } as const) : parseProblem(expansion.problem);
+  return {
+    format: "unisynth-plan/1",
+    origin: `${q.days.originDate}T00:00`,
+    ...(request.zone !== undefined && { zone: request.zone }),
+    clockChanges: q.days.clockChanges,
+    day: dayOf(request, q),
+    pieces: q.pieces,
+    batches: expansion === q.expansion ? q.batches : batchesOf(expansion.workload.groups, q.demands),
+    lots: lotsIn(expansion),
+    loads: loadsIn(expansion, solution),
+    problem: parsed.ok
+      ? parsed.value
+      : { format: "unisynth-problem/1", horizon: 0, resources: [], tasks: [], costs: { makespan: 0, span: 0 } },
+    solution,
+    steps: expansion.steps.all,
+    tasks: Object.fromEntries(expansion.info),
+    serves: servesIn(expansion, q.demands, solution),
+    notes: [...dietNotes(request, q), ...oilNotes(expansion, solution)],
+    refusal,
+  };
+}
+
+function dayOf(request: PlanRequest, { days }: Quantities): Plan["day"] {
+  const { gathering, kitchen, items } = request;
+  const shelf = kitchen.equipment["fridge-shelf"];
+  return {
+    gathering: {
+      id: gathering.id,
+      name: gathering.name,
+      guests: gathering.guests.reduce((sum, group) => sum + group.count, 0),
+    },
+    kitchen: { id: kitchen.id, name: kitchen.name },
+    date: days.date,
+    cooks: kitchen.cooks.map(({ id, name, skill }) => ({ id, name, skill })),
+    items: items.map(({ id, name }) => ({ id, name })),
+    targets: targetsOf(gathering, days),
+    rules: gathering.rules,
+    ...(shelf && { fridgePlaces: shelf.count * shelf.fitsTraysEach }),
+  };
+}
+
+/** A note for each wave in which some guests have nothing to eat. */
+function dietNotes(request: PlanRequest, { headcount, demands }: Quantities): Note[] {
+  if (headcount.unserved.length === 0) return [];
+  return request.gathering.waves.flatMap((wave): Note[] => {
+    const inWave = demands.filter((demand) => demand.for === wave.id);
+    const hungry = request.gathering.guests.filter((g) => g.count > 0 && !inWave.some((demand) => suits(g, demand.resolved)));
+    const guests = hungry.reduce((sum, g) => sum + g.count, 0);
+    if (guests === 0) return [];
+    const about = [wave.id, ...inWave.map((demand) => demand.item.id)];
+    const who = hungry.map(({ diet, avoid }) => ({ diet, avoid }));
+    return [{ level: "caution", code: "unserved-diet", about, guests, who }];
+  });
+}

@@ -1,0 +1,89 @@
+import { sharesOf, type Work } from "../../batching/work";
+import type { Item } from "../../item/schema";
+import type { Step } from "../../item/step";
+import { settingHere } from "../../kitchen/equipment";
+import type { Kitchen } from "../../kitchen/schema";
+import { sizeOf } from "../../shared/range";
+import type { DurationSource, TaskInfo } from "../schema";
+import { taskText } from "../task-text";
+import type { Wait } from "./precedences";
+import type { RestWindow } from "./timing";
+
+/** The steps of a plan as they are done, each content once: by `item/step`, and `#2`, `#3` … where demands differ. */
+export class StepTable {
+  private readonly byKey = new Map<string, Step>();
+  private readonly keys = new Map<Step, string>();
+  private readonly contents = new Map<string, string>();
+
+  /** Key of a step of an item. */
+  keyOf(item: Item, step: Step): string {
+    const known = this.keys.get(step);
+    if (known !== undefined) return known;
+    const content = `${item.id} ${JSON.stringify(step)}`;
+    const key = this.contents.get(content) ?? this.freeKey(`${item.id}/${step.id}`);
+    this.contents.set(content, key);
+    this.byKey.set(key, step);
+    this.keys.set(step, key);
+    return key;
+  }
+
+  private freeKey(wanted: string): string {
+    if (!this.byKey.has(wanted)) return wanted;
+    for (let n = 2; ; n++) if (!this.byKey.has(`${wanted}#${n}`)) return `${wanted}#${n}`;
+  }
+
+  get all(): Record<string, Step> {
+    return Object.fromEntries(this.byKey);
+  }
+}
+
+/** Where the length of a work comes from. `byHand`: the step is the recipe's alternative without a machine. */
+export function sourceOf({ step }: Work, byHand: boolean, window: RestWindow | undefined): DurationSource {
+  if (step.tookMin !== undefined && (step.rest ? step.rest.target : step.time.fixedMin) === step.tookMin) return "took-here";
+  if (byHand) return "by-hand";
+  const { rest } = step;
+  const moved =
+    rest?.yeasted && rest.where === "room" && (window?.ready !== Math.ceil(rest.min) || window.max !== Math.floor(rest.max));
+  return moved ? "room" : "recipe";
+}
+
+/** What a work is, in codes. */
+export function infoOf(work: Work, kitchen: Kitchen, as: string, source: DurationSource): TaskInfo {
+  const { step, carrier, carriers } = work;
+  const setting = step.equipment.find((e) => e.settingC !== undefined && e.id !== "lidded-pan");
+  return {
+    item: work.item.id,
+    step: step.id,
+    as,
+    pieces: sizeOf(work.range),
+    range: work.range,
+    ...(work.also.length > 0 && {
+      also: work.also.map(({ item, step, range }) => ({ item: item.id, step: step.id, pieces: sizeOf(range), range })),
+    }),
+    for: [...new Set(work.demands.map((demand) => demand.for))],
+    what: {
+      code: "step",
+      kind: step.kind,
+      part: step.part,
+      ...(carrier && carriers > 1 && { carrier, carriers }),
+      ...(setting && setting.id !== "steamer" && { settingC: settingHere(setting.id, setting.settingC!, kitchen) }),
+    },
+    source,
+  };
+}
+
+export const waitInfo = ({ before, carriers, onShelf }: Wait): TaskInfo => ({
+  item: before.item.id,
+  step: null,
+  pieces: sizeOf(before.range),
+  range: before.range,
+  for: [...new Set(before.demands.map((demand) => demand.for))],
+  what: { code: "wait", ...(before.carrier && { carrier: before.carrier }), carriers, onShelf },
+  source: "plan",
+});
+
+/** A task's label in the problem: its text with the items' own names. */
+export function labelOf(info: TaskInfo, work: Work): string {
+  const names = new Map(sharesOf(work).map(({ item }) => [item.id, item.name]));
+  return taskText(info, (id) => names.get(id) ?? id);
+}

@@ -1,0 +1,75 @@
+import type { Obstacle } from "../batching/obstacle";
+import { clockText, lengthText, wallMinute } from "../shared/clock";
+import { scheduleReasonText } from "../schedule/reason-text";
+import type { Note, Plan, Reason } from "./schema";
+import { inCelsius, itemNameIn, planTaskText, VERB, type HeatText } from "./task-text";
+
+/** How whoever reads shows temperatures and minutes of the plan. */
+export interface Shown {
+  readonly heat: HeatText;
+  /** Clock time of a wall-clock minute. */
+  readonly clock: (wallMinute: number) => string;
+}
+const PLAIN: Shown = { heat: inCelsius, clock: (minute) => clockText(minute) };
+
+/** A cook or a piece of equipment as it is called. */
+export const resourceText = (plan: Pick<Plan, "day">, id: string): string =>
+  plan.day.cooks.find((cook) => cook.id === id)?.name ?? id.replace(/-/g, " ");
+
+/** What makes a day impossible, as a sentence. `nameOf`: an item's name by its id. */
+export function obstacleText(obstacle: Obstacle, nameOf: (item: string) => string, heat: HeatText = inCelsius): string {
+  const name = nameOf(obstacle.item);
+  switch (obstacle.code) {
+    case "no-cook":
+      return `${name}: no cook may do “${VERB[obstacle.kind].toLowerCase()}” (${obstacle.step})`;
+    case "not-there": {
+      const { equipment } = obstacle;
+      const article = equipment === "oven" ? "an " : equipment === "steamer" || equipment === "fryer" ? "a " : "";
+      return `${name}: ${obstacle.kind} needs ${article}${equipment}, and this kitchen has none`;
+    }
+    case "too-few":
+      return `${name}: ${obstacle.kind} needs ${obstacle.needed} of ${obstacle.equipment} at once, and this kitchen has ${obstacle.there}`;
+    case "too-hot":
+      return `${name}: ${obstacle.kind} needs ${heat(obstacle.settingC)}, and the ${obstacle.equipment} reaches ${heat(obstacle.mostC)}`;
+    case "no-load":
+      return `${name}: this kitchen has nothing that takes a load for ${obstacle.kind}`;
+    case "mixer-too-small":
+      return `${name}: one piece needs ${Math.round(obstacle.pieceG)} g of dough and the mixer takes ${obstacle.mixerG} g`;
+    case "too-many-loads":
+      return (
+        `${name}: ${obstacle.pieces} pieces need ${obstacle.loads} ${obstacle.chamber} loads of ${obstacle.perLoad}, ${obstacle.apartMin} min apart; ` +
+        `the first would wait ${lengthText(obstacle.oldestMin)} for the last, and they may wait ${lengthText(obstacle.holdMin)}. ` +
+        `${obstacle.most} pieces are the most that can be hot together.`
+      );
+  }
+}
+
+/** Why a plan has no timetable, a sentence for each reason. The only place that words them. */
+export function refusalTexts(
+  plan: Pick<Plan, "day" | "tasks" | "refusal" | "clockChanges">,
+  { heat, clock }: Shown = PLAIN,
+): string[] {
+  const names = {
+    task: (id: string) => planTaskText(plan, id, heat),
+    resource: (id: string) => resourceText(plan, id),
+    clock: (minute: number) => clock(wallMinute(minute, plan.clockChanges)),
+  };
+  return plan.refusal.map((reason: Reason) =>
+    "item" in reason ? obstacleText(reason, (id) => itemNameIn(plan, id), heat) : scheduleReasonText(reason, names),
+  );
+}
+
+/** A note of a plan as a sentence. */
+export function noteText(plan: Pick<Plan, "day">, note: Note): string {
+  switch (note.code) {
+    case "unserved-diet": {
+      const wave = plan.day.targets.find((target) => target.id === note.about[0])?.name ?? note.about[0];
+      const who = note.who.map((g) => [...g.diet, ...g.avoid.map((a) => `no ${a}`)].join(", ")).join("; ");
+      return `${wave}: ${note.guests} ${note.guests === 1 ? "guest has" : "guests have"} nothing to eat (${who}).`;
+    }
+    case "oil-not-vegan": {
+      const [item, cause] = note.about.map((id) => itemNameIn(plan, id));
+      return `${item} are fried in oil that ${cause} were in before: they are then not vegan. Fry them first, or change the oil.`;
+    }
+  }
+}

@@ -1,0 +1,141 @@
+import { z } from "zod";
+import { ObstacleSchema } from "../batching/obstacle";
+import { STEP_KINDS, StepSchema } from "../item/step";
+import { SKILLS } from "../process/hands";
+import { ProblemSchema } from "../schedule/problem";
+import { ScheduleReasonSchema } from "../schedule/reason";
+import { SolutionSchema } from "../schedule/solution";
+
+const range = z.tuple([z.int(), z.int()]).readonly();
+/** Pieces `[from, to)` of an item, numbered through all that is made of it. */
+const pieces = { item: z.string(), pieces: z.int(), range };
+
+/**
+ * What a task is, in codes: a step of an item; pieces that wait where they are; or a change of oil.
+ * `settingC` as it is set in this kitchen, `carriers` where there is more to say than "a tray".
+ */
+const WhatSchema = z.discriminatedUnion("code", [
+  z.object({
+    code: z.literal("step"),
+    kind: z.enum(STEP_KINDS),
+    part: z.enum(["dough", "filling", "piece"]),
+    carrier: z.string().optional(),
+    carriers: z.int().optional(),
+    settingC: z.number().optional(),
+  }),
+  z.object({ code: z.literal("wait"), carrier: z.string().optional(), carriers: z.int(), onShelf: z.boolean() }),
+  z.object({ code: z.literal("oil-change") }),
+]);
+
+/** Where the length of a task comes from. */
+export const DURATION_SOURCES = [
+  /** The recipe's own figure. */
+  "recipe",
+  /** What it took here before, longer than the recipe says. */
+  "took-here",
+  /** The recipe's way without a machine that this kitchen lacks. */
+  "by-hand",
+  /** The recipe's window, moved by the warmth of this kitchen's room. */
+  "room",
+  /** The plan's own: until what comes next begins. */
+  "plan",
+] as const;
+export type DurationSource = (typeof DURATION_SOURCES)[number];
+
+const TaskInfoSchema = z.object({
+  /** Null for what the plan adds by itself: a tray that waits, a change of oil. */
+  step: z.string().nullable(),
+  /** Key in the plan's `steps` of the step as it is done here. */
+  as: z.string().optional(),
+  ...pieces,
+  /** Pieces of other items that are mixed or cooked in one with these, under the step's name there. */
+  also: z.array(z.object({ step: z.string(), ...pieces })).optional(),
+  /** Ids of the waves, or "freezer". */
+  for: z.array(z.string()),
+  what: WhatSchema,
+  source: z.enum(DURATION_SOURCES),
+});
+
+const NoteSchema = z.discriminatedUnion("code", [
+  /** Guests who have nothing to eat in a wave. `about` begins with the wave. */
+  z.object({
+    level: z.literal("caution"),
+    code: z.literal("unserved-diet"),
+    about: z.array(z.string()),
+    guests: z.int(),
+    who: z.array(z.object({ diet: z.array(z.string()), avoid: z.array(z.string()) })),
+  }),
+  /** A vegan item fried after one that is not, without a change of oil. `about`: the item, the one before it. */
+  z.object({ level: z.literal("caution"), code: z.literal("oil-not-vegan"), about: z.array(z.string()) }),
+]);
+
+/** A wave, or a deadline of the freezer. */
+const TargetSchema = z.object({ id: z.string(), name: z.string(), minute: z.int() });
+
+/** What a plan says about the day beside its tasks, so that it can be read without the request it was made from. */
+const DaySchema = z.object({
+  gathering: z.object({ id: z.string(), name: z.string(), guests: z.int() }),
+  kitchen: z.object({ id: z.string(), name: z.string() }),
+  /** yyyy-mm-dd */
+  date: z.string(),
+  cooks: z.array(z.object({ id: z.string(), name: z.string(), skill: z.enum(SKILLS) })),
+  items: z.array(z.object({ id: z.string(), name: z.string() })),
+  targets: z.array(TargetSchema),
+  rules: z.array(z.object({ id: z.string(), text: z.string(), steps: z.array(z.string()) })),
+  /** Tray places in the fridge; undefined without a fridge. */
+  fridgePlaces: z.number().optional(),
+});
+
+/** Everything a cook needs: quantities, the problem, its solution, the steps as they are done here, and why there is no plan. */
+export const PlanSchema = z.object({
+  format: z.literal("unisynth-plan/1"),
+  /** Local date and time of minute 0. */
+  origin: z.string(),
+  /** IANA name of the zone that `origin` is in; undefined where nobody said: then every day has 24 hours. */
+  zone: z.string().optional(),
+  /** From minute `at` on the wall clock is `shiftMin` minutes from where 24-hour days would have it. */
+  clockChanges: z.array(z.object({ at: z.int(), shiftMin: z.int() })).default([]),
+  day: DaySchema,
+  pieces: z.array(z.object({ for: z.string(), variant: z.string(), needed: z.number().nullable(), ...pieces })),
+  batches: z.array(
+    z.object({
+      id: z.string(),
+      part: z.enum(["dough", "filling", "finish"]),
+      ingredients: z
+        .array(
+          z.object({ id: z.string(), in: z.string(), name: z.string(), grams: z.number(), holdBackPct: z.number().optional() }),
+        )
+        .readonly(),
+      totalG: z.number(),
+      ahead: z.literal(true).optional(),
+      together: z.string().optional(),
+      ...pieces,
+    }),
+  ),
+  lots: z.array(z.object({ id: z.string(), carrier: z.string(), ...pieces })),
+  loads: z.array(z.object({ id: z.string(), step: z.string(), chamber: z.string(), carriers: z.int(), ...pieces })),
+  problem: ProblemSchema,
+  solution: SolutionSchema,
+  steps: z.record(z.string(), StepSchema),
+  tasks: z.record(z.string(), TaskInfoSchema),
+  /** `ready`: when the last piece is ready; `at`: when it is eaten or put away; minutes from the origin. */
+  serves: z.array(z.object({ for: z.string(), item: z.string(), pieces: z.int(), ready: z.number(), at: z.number() })),
+  notes: z.array(NoteSchema),
+  /** Why there is no timetable; empty where there is one. */
+  refusal: z.array(z.union([ObstacleSchema, ScheduleReasonSchema])).default([]),
+});
+
+type Parsed = z.output<typeof PlanSchema>;
+export type Plan = { readonly [K in keyof Parsed]: Parsed[K] extends (infer T)[] ? readonly T[] : Parsed[K] };
+export type PieceCount = Plan["pieces"][number];
+export type Lot = Plan["lots"][number];
+export type Load = Plan["loads"][number];
+export type Serve = Plan["serves"][number];
+export type Note = Plan["notes"][number];
+export type Target = z.output<typeof TargetSchema>;
+export type TaskInfo = z.output<typeof TaskInfoSchema>;
+export type TaskWhat = z.output<typeof WhatSchema>;
+export type Reason = Plan["refusal"][number];
+
+/** Pieces that a task is for, item by item, with the name of the step in each. */
+export const taskShares = ({ item, step, pieces, range, also = [] }: TaskInfo) => [{ item, step, pieces, range }, ...also];

@@ -1,0 +1,16 @@
+import type { PlanDays } from "../gathering/calendar";
+import type { Gathering } from "../gathering/schema";
+import type { Target } from "./schema";
+
+/** What the day is counted back from: waves with something to eat, and the freezer's deadlines, in the order of their times. */
+export function targetsOf(gathering: Gathering, days: PlanDays): Target[] {
+  const waves = gathering.waves
+    .filter((wave) => wave.items.length > 0)
+    .map((wave) => ({ id: wave.id, name: wave.name, minute: days.minute(0, wave.time) }));
+  const byMinute = new Map<number, Target>();
+  for (const entry of gathering.freezer) {
+    const minute = days.minute(entry.by.day, entry.by.time);
+    byMinute.set(minute, { id: `freezer-${minute}`, name: "Freezer", minute });
+  }
+  return [...waves, ...byMinute.values()].sort((a, b) => a.minute - b.minute);
+}

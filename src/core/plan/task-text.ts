@@ -1,0 +1,81 @@
+import type { Step } from "../item/step";
+import type { Plan, TaskInfo } from "./schema";
+
+/** What is done in a step, as the first word of a task's text. */
+export const VERB: Readonly<Record<Step["kind"], string>> = {
+  weigh: "Weigh out",
+  mix: "Mix",
+  knead: "Knead",
+  "bulk-rest": "Let rise",
+  "bench-rest": "Rest",
+  chill: "Chill",
+  "cook-filling": "Cook",
+  "cool-filling": "Cool",
+  divide: "Divide",
+  preshape: "Pre-shape",
+  roll: "Roll",
+  fill: "Fill",
+  seal: "Seal",
+  "final-proof": "Proof",
+  glaze: "Brush",
+  dock: "Prick",
+  "blind-bake": "Blind-bake",
+  bake: "Bake",
+  steam: "Steam",
+  fry: "Fry",
+  "pan-fry": "Pan-fry",
+  cool: "Cool",
+  freeze: "Freeze",
+  bag: "Bag and label",
+  reheat: "Reheat",
+  serve: "Serve",
+};
+
+/** The carriers in plain words, one and many. */
+const CARRIER_WORD: Readonly<Record<string, readonly [string, string]>> = {
+  tray: ["tray", "trays"],
+  board: ["board", "boards"],
+  "steamer-tier": ["tier", "tiers"],
+};
+
+export const carrierText = (carrier: string, n: number): string =>
+  `${n} ${(CARRIER_WORD[carrier] ?? [carrier, carrier])[n === 1 ? 0 : 1]}`;
+
+export const piecesText = (n: number): string => (n === 1 ? "1 piece" : `${n} pieces`);
+
+/** A temperature as a text. */
+export type HeatText = (celsius: number) => string;
+export const inCelsius: HeatText = (celsius) => `${celsius} °C`;
+
+/**
+ * A task in words: "Bake 36 Pies, 3 trays, 190 °C". The only place that words tasks.
+ * @param nameOf an item's name by its id
+ */
+export function taskText(info: TaskInfo, nameOf: (item: string) => string, heat: HeatText = inCelsius): string {
+  const { what } = info;
+  switch (what.code) {
+    case "oil-change":
+      return "Change the oil: drain, wipe, fill with fresh oil";
+    case "wait":
+      return what.carrier
+        ? `${carrierText(what.carrier, what.carriers)} of ${nameOf(info.item)} ${what.carriers === 1 ? "waits" : "wait"}${what.onShelf ? " in the fridge for the freezer" : ""}`
+        : `${nameOf(info.item)} wait`;
+    case "step": {
+      const made = [info, ...(info.also ?? [])].map((share) => `${share.pieces} ${nameOf(share.item)}`);
+      const object = what.part === "piece" ? made[0] : `${what.part} for ${made.join(" and ")}`;
+      return [
+        `${VERB[what.kind]} ${object}`,
+        ...(what.carrier ? [carrierText(what.carrier, what.carriers ?? 1)] : []),
+        ...(what.settingC !== undefined ? [heat(what.settingC)] : []),
+      ].join(", ");
+    }
+  }
+}
+
+/** An item's name as the plan has it. */
+export const itemNameIn = (plan: Pick<Plan, "day">, id: string): string =>
+  plan.day.items.find((item) => item.id === id)?.name ?? id;
+
+/** A task of a plan in words. */
+export const planTaskText = (plan: Pick<Plan, "day" | "tasks">, task: string, heat: HeatText = inCelsius): string =>
+  plan.tasks[task] ? taskText(plan.tasks[task], (id) => itemNameIn(plan, id), heat) : task;

@@ -1,0 +1,173 @@
+import { fail, ok, type Result } from "@/core/shared/issue";
+import { DocumentSession, PAUSE_MS, type Revised } from "./document-session";
+import { handTimers, memoryStore, tabs } from "./testing";
+
+interface Note {
+  name: string;
+  line: string;
+  guests: number[];
+}
+const START: Revised<Note> = { document: { name: "Lunch", line: "", guests: [4] }, revision: 1 };
+
+/** A server with one document, as the actions answer it. */
+function server() {
+  let stored = START;
+  const answers: (() => Result<{ revision: number }>)[] = [];
+  return {
+    get stored() {
+      return stored;
+    },
+    /** The next saving is answered like this instead. */
+    next: (answer: () => Result<{ revision: number }>) => answers.push(answer),
+    save: (document: Note, from: number): Promise<Result<{ revision: number }>> => {
+      const special = answers.shift();
+      if (special) return Promise.resolve().then(special);
+      if (from !== stored.revision) return Promise.resolve(fail({ code: "conflict", path: [], got: stored }));
+      stored = { document, revision: from + 1 };
+      return Promise.resolve(ok({ revision: stored.revision }));
+    },
+  };
+}
+
+const open = (host: ReturnType<typeof server>, over: Partial<ConstructorParameters<typeof DocumentSession<Note>>[0]> = {}) => {
+  const timers = handTimers();
+  const store = memoryStore();
+  const options = {
+    key: "note",
+    initial: host.stored,
+    isRight: (note: Note) => note.name !== "",
+    save: host.save,
+    timers,
+    store,
+    ...over,
+  };
+  return { session: new DocumentSession<Note>(options), timers, store, options };
+};
+
+test("what is typed is saved once typing pauses, and says so", async () => {
+  const host = server();
+  const { session, timers } = open(host);
+  session.change((note) => ({ ...note, name: "Dinner" }));
+  expect(session.state).toMatchObject({ draft: { name: "Dinner" }, saving: "saving" });
+  await timers.pass(PAUSE_MS - 1);
+  expect(host.stored.document.name).toBe("Lunch");
+  await timers.pass(1);
+  expect(host.stored).toMatchObject({ document: { name: "Dinner" }, revision: 2 });
+  expect(session.state.saving).toBe("saved");
+});
+
+test("a draft that is not right waits, and nothing of it is lost over a reload", async () => {
+  const host = server();
+  const { session, timers, options } = open(host);
+  session.change((note) => ({ ...note, name: "" }));
+  await timers.pass(60_000);
+  expect(session.state.saving).toBe("invalid");
+  expect(host.stored.revision).toBe(1);
+  const again = new DocumentSession<Note>(options);
+  expect(again.state).toMatchObject({ draft: { name: "" }, saving: "invalid", canUndo: true });
+});
+
+test("a saving that fails is told, tried again by itself, and goes through with all that was typed since", async () => {
+  const host = server();
+  const { session, timers } = open(host);
+  host.next(() => fail({ code: "failed", path: [], got: "database is locked" }));
+  host.next(() => {
+    throw new Error("no connection");
+  });
+  session.change((note) => ({ ...note, name: "Dinner" }));
+  await timers.pass(PAUSE_MS);
+  expect(session.state).toMatchObject({ saving: "not-saved", issue: { code: "failed", got: "database is locked" } });
+  expect(session.unsaved).toBe(true);
+  await timers.pass(2000);
+  expect(session.state).toMatchObject({ saving: "not-saved", issue: { got: "no connection" } });
+  session.change((note) => ({ ...note, line: "by the lake" }));
+  await timers.pass(60_000);
+  expect(session.state.saving).toBe("saved");
+  expect(host.stored.document).toMatchObject({ name: "Dinner", line: "by the lake" });
+});
+
+test("what the server does not take is told with its reason and not sent again until it is changed", async () => {
+  const host = server();
+  const { session, timers } = open(host);
+  host.next(() => fail({ code: "out_of_range", path: ["guests"], got: 900, wanted: "at most 500" }));
+  session.change((note) => ({ ...note, guests: [900] }));
+  await timers.pass(120_000);
+  expect(session.state).toMatchObject({ saving: "not-saved", issue: { path: ["guests"], got: 900 } });
+  expect(host.stored.revision).toBe(1);
+  session.change((note) => ({ ...note, guests: [9] }));
+  await timers.pass(PAUSE_MS);
+  expect(host.stored.document.guests).toEqual([9]);
+});
+
+test("changes of different fields in two tabs both stand", async () => {
+  const host = server();
+  const [a, b] = [open(host), open(host)];
+  a.session.change((note) => ({ ...note, name: "Dinner" }));
+  b.session.change((note) => ({ ...note, line: "by the lake" }));
+  await a.timers.pass(PAUSE_MS);
+  await b.timers.pass(2 * PAUSE_MS);
+  expect(host.stored.document).toEqual({ name: "Dinner", line: "by the lake", guests: [4] });
+  expect(b.session.state).toMatchObject({ saving: "saved", draft: host.stored.document });
+});
+
+test("the same field in two tabs is chosen by the cook, and whatever was not taken can be had back", async () => {
+  const host = server();
+  const [a, b] = [open(host), open(host)];
+  a.session.change((note) => ({ ...note, name: "Dinner", line: "at home" }));
+  await a.timers.pass(PAUSE_MS);
+  b.session.change((note) => ({ ...note, name: "Supper" }));
+  await b.timers.pass(PAUSE_MS);
+  const { conflict, saving, draft } = b.session.state;
+  expect(saving).toBe("conflict");
+  expect(draft.name).toBe("Supper");
+  expect(conflict!.differences).toEqual([
+    { path: ["name"], mine: "Supper", theirs: "Dinner" },
+    { path: ["line"], mine: "", theirs: "at home" },
+  ]);
+  expect(conflict!.mine).toEqual([]);
+  b.session.resolve([conflict!.differences[0]]);
+  await b.timers.pass(PAUSE_MS);
+  expect(host.stored.document).toEqual({ name: "Supper", line: "at home", guests: [4] });
+  b.session.undo();
+  expect(b.session.state.draft).toMatchObject({ name: "Supper", line: "" });
+});
+
+test("tabs tell each other: one that changed nothing follows, and does not echo", async () => {
+  const host = server();
+  const [first, second] = tabs(2);
+  const a = open(host, { channel: first });
+  const b = open(host, { channel: second });
+  a.session.change((note) => ({ ...note, name: "Dinner" }));
+  await a.timers.pass(PAUSE_MS);
+  expect(b.session.state).toMatchObject({ draft: { name: "Dinner" }, saving: "saved" });
+  b.session.change((note) => ({ ...note, line: "late" }));
+  await b.timers.pass(PAUSE_MS);
+  expect(host.stored).toEqual({ document: { name: "Dinner", line: "late", guests: [4] }, revision: 3 });
+  expect(a.session.state.draft.line).toBe("late");
+});
+
+test("undo survives a reload and takes quick typing back as one", async () => {
+  const host = server();
+  const { session, timers, options } = open(host);
+  session.change((note) => ({ ...note, name: "D" }));
+  session.change((note) => ({ ...note, name: "Di" }));
+  await timers.pass(1000);
+  session.change((note) => ({ ...note, line: "x" }));
+  await timers.pass(1000);
+  const again = new DocumentSession<Note>({ ...options, initial: host.stored });
+  again.undo();
+  expect(again.state.draft).toMatchObject({ name: "Di", line: "" });
+  again.undo();
+  expect(again.state).toMatchObject({ draft: START.document, canUndo: false });
+  await timers.pass(PAUSE_MS);
+  expect(host.stored.document).toEqual(START.document);
+});
+
+test("leaving the page sends what waits; a full or damaged store does no harm", async () => {
+  const host = server();
+  const { session, timers } = open(host, { store: { get: () => "{broken", put: () => undefined } });
+  session.change((note) => ({ ...note, name: "Dinner" }));
+  session.flush();
+  await timers.pass(0);
+  expect(host.stored.document.name).toBe("Dinner");
+});

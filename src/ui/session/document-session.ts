@@ -1,0 +1,247 @@
+import { fail, type Issue, type Result } from "@/core/shared/issue";
+import { differences, isMine, merged, type Difference } from "@/core/shared/differences";
+import type { Channel, Store, Timers } from "./platform";
+
+/** Typing pauses this long before anything is saved, ms. */
+export const PAUSE_MS = 350;
+/** A saving that failed is tried again after this long, and then after twice as long each time, up to a minute, ms. */
+const RETRY_MS = 2000;
+const MOST_RETRY_MS = 60_000;
+/** Changes within so many ms are taken back as one, ms. */
+const ONE_CHANGE_MS = 700;
+/** How many changes can be taken back. */
+const HISTORY = 30;
+
+export type Saving = "saved" | "saving" | "not-saved" | "invalid" | "conflict";
+
+export interface Revised<T> {
+  readonly document: T;
+  readonly revision: number;
+}
+
+/** What was saved elsewhere while this form was being changed, with every field in which the two differ. */
+export interface Conflict<T> {
+  readonly theirs: Revised<T>;
+  readonly differences: readonly Difference[];
+  /** Those that were changed here only: taken unless the cook chooses otherwise. */
+  readonly mine: readonly Difference[];
+}
+
+export interface DocumentState<T> {
+  readonly draft: T;
+  readonly saving: Saving;
+  /** Why it is not saved; undefined while nothing is wrong. */
+  readonly issue: Issue | undefined;
+  readonly conflict: Conflict<T> | undefined;
+  readonly canUndo: boolean;
+}
+
+export interface DocumentOptions<T> {
+  /** Names the document among all that this browser keeps. */
+  readonly key: string;
+  readonly initial: Revised<T>;
+  readonly isRight: (draft: T) => boolean;
+  readonly save: (draft: T, from: number) => Promise<Result<{ readonly revision: number }>>;
+  readonly timers: Timers;
+  /** Where what can be taken back, and what is not saved yet, outlives a reload. */
+  readonly store: Store;
+  /** To the same document in other tabs. */
+  readonly channel?: Channel;
+}
+
+/** What outlives a reload. `base` and `draft` only while something is not saved. */
+interface Kept<T> {
+  readonly past: readonly T[];
+  readonly unsaved?: { readonly draft: T; readonly base: Revised<T> };
+}
+
+/**
+ * One document at work: what is typed, what of it is saved, what can be taken back. A plain object, bound to a view by
+ * whoever shows it.
+ *
+ * Invariants: `base` is what is stored at `revision` as far as is known here; only one saving is under way; what is typed
+ * while it is goes out with the next. A refused or failed saving never touches the draft.
+ */
+export class DocumentSession<T extends object> {
+  private base: Revised<T>;
+  private past: readonly T[];
+  private changedAt = -Infinity;
+  private now: DocumentState<T>;
+  private timer: unknown;
+  private retryMs = RETRY_MS;
+  private sending = false;
+  private readonly listeners = new Set<() => void>();
+
+  constructor(private readonly options: DocumentOptions<T>) {
+    const kept = this.kept();
+    this.base = kept.unsaved?.base ?? options.initial;
+    this.past = kept.past;
+    const draft = kept.unsaved?.draft ?? options.initial.document;
+    this.now = { draft, saving: "saved", issue: undefined, conflict: undefined, canUndo: this.past.length > 0 };
+    if (kept.unsaved) this.settle(0);
+    options.channel?.listen((news) => this.heard(news as Revised<T>));
+  }
+
+  get state(): DocumentState<T> {
+    return this.now;
+  }
+
+  /** Told of every change of the state. @returns how to stop listening */
+  readonly subscribe = (tell: () => void): (() => void) => {
+    this.listeners.add(tell);
+    return () => this.listeners.delete(tell);
+  };
+
+  /** Changes the draft; it is saved when typing pauses. */
+  readonly change = (edit: (draft: T) => T): void => {
+    const draft = edit(this.now.draft);
+    if (draft === this.now.draft) return;
+    const at = this.options.timers.now();
+    if (at - this.changedAt > ONE_CHANGE_MS) this.past = [...this.past.slice(1 - HISTORY), this.now.draft];
+    this.changedAt = at;
+    this.put(draft);
+  };
+
+  /** Takes the last change back. */
+  readonly undo = (): void => {
+    const last = this.past.at(-1);
+    if (last === undefined) return;
+    this.past = this.past.slice(0, -1);
+    this.changedAt = -Infinity;
+    this.put(last);
+  };
+
+  /** Tries at once to save what could not be saved. */
+  readonly retry = (): void => {
+    this.retryMs = RETRY_MS;
+    this.settle(0);
+  };
+
+  /** Ends a conflict: their version with the chosen fields of mine, saved as the next revision. */
+  readonly resolve = (chosen: readonly Difference[]): void => {
+    const { conflict, draft } = this.now;
+    if (!conflict) return;
+    this.past = [...this.past.slice(1 - HISTORY), draft];
+    this.base = conflict.theirs;
+    this.tell({ conflict: undefined });
+    this.put(merged(conflict.theirs.document, chosen));
+  };
+
+  /** Whether anything would be lost if the page were left now. */
+  get unsaved(): boolean {
+    return this.now.saving !== "saved";
+  }
+
+  /** Sends what waits at once: the page is being left. */
+  readonly flush = (): void => {
+    if (this.timer !== undefined && this.now.saving === "saving") this.settle(0);
+  };
+
+  /** Another part of the application saved the document: it goes on from there, or its fields are chosen from. */
+  readonly heard = (news: Revised<T>): void => {
+    if (news.revision <= this.base.revision) return;
+    if (this.isAsStored(this.now.draft)) {
+      this.base = news;
+      this.tell({ draft: news.document, saving: "saved", issue: undefined });
+      this.keep();
+    } else if (!this.sending) this.clash(news);
+  };
+
+  private put(draft: T): void {
+    this.tell({ draft, canUndo: this.past.length > 0 });
+    this.settle(PAUSE_MS);
+  }
+
+  /** What comes of the draft as it stands: saved, to be saved after a while, or waiting for a field. */
+  private settle(after: number): void {
+    const { timers, isRight } = this.options;
+    if (this.timer !== undefined) timers.clear(this.timer);
+    this.timer = undefined;
+    const { draft, conflict } = this.now;
+    if (conflict) this.tell({ saving: "conflict" });
+    else if (!isRight(draft)) this.tell({ saving: "invalid", issue: undefined });
+    else if (this.isAsStored(draft)) this.tell({ saving: "saved", issue: undefined });
+    else {
+      if (after <= PAUSE_MS) this.tell({ saving: "saving", issue: undefined });
+      if (after > 0) this.timer = timers.set(() => this.send(), after);
+      else this.send();
+    }
+    this.keep();
+  }
+
+  private send(): void {
+    this.timer = undefined;
+    if (this.sending) return;
+    const { draft } = this.now;
+    this.sending = true;
+    this.options
+      .save(draft, this.base.revision)
+      .catch((error: unknown): Result<{ revision: number }> =>
+        fail({ code: "failed", path: [], got: String((error as Error).message) }),
+      )
+      .then((answer) => {
+        this.sending = false;
+        this.answered(draft, answer);
+      });
+  }
+
+  private answered(draft: T, answer: Result<{ readonly revision: number }>): void {
+    if (answer.ok) {
+      this.base = { document: draft, revision: answer.value.revision };
+      this.retryMs = RETRY_MS;
+      this.options.channel?.tell(this.base);
+      this.settle(PAUSE_MS);
+      return;
+    }
+    const [issue] = answer.issues;
+    if (issue.code === "conflict" && issue.got) return this.clash(issue.got as Revised<T>);
+    this.tell({ saving: "not-saved", issue });
+    this.keep();
+    // What the server does not take will not be taken a second time; what failed may go through later.
+    if (issue.code !== "failed") return;
+    this.timer = this.options.timers.set(() => this.settle(0), this.retryMs);
+    this.retryMs = Math.min(MOST_RETRY_MS, 2 * this.retryMs);
+  }
+
+  /** Two forms of one document: where they changed different fields nothing needs to be asked. */
+  private clash(theirs: Revised<T>): void {
+    const found = differences(this.now.draft, theirs.document);
+    const mine = found.filter((one) => isMine(one, this.base.document));
+    if (found.every((one) => mine.includes(one) || this.isTheirs(one))) {
+      this.base = theirs;
+      this.put(merged(theirs.document, mine));
+      return;
+    }
+    this.tell({ saving: "conflict", issue: undefined, conflict: { theirs, differences: found, mine } });
+    this.keep();
+  }
+
+  /** Whether a difference was made on their side only: mine is still what both began from. */
+  private isTheirs({ path, mine }: Difference): boolean {
+    return isMine({ path, mine, theirs: mine }, this.base.document);
+  }
+
+  private isAsStored(draft: T): boolean {
+    return draft === this.base.document || JSON.stringify(draft) === JSON.stringify(this.base.document);
+  }
+
+  private tell(change: Partial<DocumentState<T>>): void {
+    this.now = { ...this.now, ...change };
+    this.listeners.forEach((tell) => tell());
+  }
+
+  private keep(): void {
+    const { draft, saving } = this.now;
+    const kept: Kept<T> = { past: this.past, ...(saving !== "saved" && { unsaved: { draft, base: this.base } }) };
+    this.options.store.put(this.options.key, JSON.stringify(kept));
+  }
+
+  private kept(): Kept<T> {
+    try {
+      const kept = JSON.parse(this.options.store.get(this.options.key) ?? "") as Kept<T>;
+      return Array.isArray(kept.past) ? kept : { past: [] };
+    } catch {
+      return { past: [] };
+    }
+  }
+}
