@@ -1,6 +1,7 @@
 import { and, desc, eq, isNull, sql } from "drizzle-orm";
 import { KEPT_PLAN_DOCUMENT, type KeptPlan } from "@/core/plan/kept-plan";
 import { readDocument } from "@/core/shared/documents";
+import { wallMinute } from "@/core/shared/clock";
 import type { Db } from "./database";
 import { planReferences, plans } from "./schema";
 
@@ -9,7 +10,7 @@ export interface StoredPlan extends KeptPlan {
   readonly savedAt: string;
 }
 
-/** What the list of gatherings says of a plan, from columns alone. Minutes from `origin`. */
+/** What the list of gatherings says of a plan, from columns alone. Wall-clock minutes from `origin`. */
 export interface PlanGlance {
   readonly origin: string;
   readonly firstStart: number;
@@ -26,7 +27,11 @@ export const planRepository = (db: Db) => ({
     const row = db.select().from(plans).where(eq(plans.gatheringId, gatheringId)).orderBy(desc(plans.id)).limit(1).all().at(0);
     if (!row) return undefined;
     try {
-      const document = { request: JSON.parse(row.request) as unknown, plan: JSON.parse(row.plan) as unknown };
+      const document = {
+        request: JSON.parse(row.request) as unknown,
+        plan: JSON.parse(row.plan) as unknown,
+        search: row.cutOff ? "cut-off" : "ended",
+      };
       const stored = readDocument(KEPT_PLAN_DOCUMENT, row.schemaVersion, document);
       // One that cannot be read is as good as none: a new one is looked for.
       return stored.ok ? { ...stored.value, savedAt: row.savedAt } : undefined;
@@ -56,7 +61,7 @@ export const planRepository = (db: Db) => ({
     return new Map(rows.map(({ gatheringId, ...glance }) => [gatheringId, glance]));
   },
   /** Keeps a plan with a timetable. @returns its id */
-  save(gatheringId: string, { request, plan }: KeptPlan, savedAt: string): number {
+  save(gatheringId: string, { request, plan, search }: KeptPlan, savedAt: string): number {
     const { status, tasks, cost } = plan.solution;
     if (status === "infeasible") throw new Error("only a plan with a timetable is kept");
     return db.transaction((tx) => {
@@ -66,10 +71,17 @@ export const planRepository = (db: Db) => ({
           gatheringId,
           schemaVersion: KEPT_PLAN_DOCUMENT.version,
           status,
+          cutOff: search === "cut-off",
           cost,
           origin: plan.origin,
-          firstStart: tasks.reduce((first, task) => Math.min(first, task.start), Infinity),
-          lastEnd: tasks.reduce((last, task) => Math.max(last, task.end), 0),
+          firstStart: wallMinute(
+            tasks.reduce((first, task) => Math.min(first, task.start), Infinity),
+            plan.clockChanges,
+          ),
+          lastEnd: wallMinute(
+            tasks.reduce((last, task) => Math.max(last, task.end), 0),
+            plan.clockChanges,
+          ),
           request: JSON.stringify(request),
           plan: JSON.stringify(plan),
           savedAt,

@@ -3,7 +3,10 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { sql } from "drizzle-orm";
 import { demoInput, expectRequest } from "@tests/demo";
+import type { KeptPlan } from "@/core/plan/kept-plan";
 import { makePlan } from "@/core/plan/pipeline";
+import type { Result } from "@/core/shared/issue";
+import { issueText } from "@/core/shared/issue-text";
 import { openDatabase, type Db } from "./database";
 import { clearAll, seedDemo } from "./demo";
 import { gatheringRepository } from "./gatherings";
@@ -12,75 +15,146 @@ import { kitchenRepository } from "./kitchens";
 import { planRepository } from "./plans";
 
 const NOW = "2026-11-25T08:00:00.000Z";
+function valueOf<T>(result: Result<T>): T {
+  if (!result.ok) throw new Error(issueText(result.issues[0]));
+  return result.value;
+}
+
 let db: Db;
 beforeEach(() => {
   db = openDatabase(":memory:");
   seedDemo(db, NOW);
 });
 
+const gathering = (id: string) => valueOf(gatheringRepository(db).find(id)!);
+const item = (id: string) => valueOf(itemRepository(db).find(id)!);
+
 test("the demo is nine items, three kitchens and three gatherings, and comes back as it went in", () => {
   expect(itemRepository(db).all()).toHaveLength(9);
-  expect(
-    gatheringRepository(db)
-      .all()
-      .map((g) => g.kitchenId),
-  ).toEqual(["boathouse", "quiet-flat", "first-kitchen"]);
+  const ids = gatheringRepository(db)
+    .list()
+    .readable.map(({ document }) => gathering(document.id).kitchenId);
+  expect(ids).toEqual(["boathouse", "quiet-flat", "first-kitchen"]);
   const request = expectRequest(demoInput("first-try"));
-  expect(itemRepository(db).find("slipway-pie")).toEqual(request.items[0]);
-  expect(kitchenRepository(db).find("first-kitchen")).toEqual(request.kitchen);
-  expect(gatheringRepository(db).find("first-try")!.gathering).toEqual({ ...request.gathering, kitchen: "first-kitchen" });
+  expect(item("slipway-pie")).toEqual({ document: request.items[0], revision: 1 });
+  expect(valueOf(kitchenRepository(db).find("first-kitchen")!).document).toEqual(request.kitchen);
+  expect(gathering("first-try").document).toEqual({ ...request.gathering, kitchen: "first-kitchen" });
 });
 
-test("a second start changes nothing that the user changed", () => {
-  const repository = gatheringRepository(db);
-  const { gathering, kitchenId } = repository.find("first-try")!;
-  repository.save({ ...gathering, name: "Second try" }, kitchenId, NOW);
+const renameTry = (name: string) => gatheringRepository(db).save({ ...gathering("first-try").document, name }, { savedAt: NOW });
+
+test("a second start changes nothing that the user changed; a reset restores the demo", () => {
+  renameTry("Second try");
   expect(seedDemo(db, NOW)).toBe(false);
-  expect(repository.find("first-try")!.gathering.name).toBe("Second try");
-});
-
-test("a reset restores the demo", () => {
-  const repository = gatheringRepository(db);
-  const { gathering, kitchenId } = repository.find("first-try")!;
-  repository.save({ ...gathering, name: "Second try" }, kitchenId, NOW);
+  expect(gathering("first-try").document.name).toBe("Second try");
   clearAll(db);
   seedDemo(db, NOW);
-  expect(repository.find("first-try")!.gathering.name).toBe("First try");
+  expect(gathering("first-try").document.name).toBe("First try");
 });
 
-test("a plan is kept with the items and the kitchen it was made from", () => {
+describe("revisions", () => {
+  test("who saves from an older revision is told of what stands, and nothing is overwritten", () => {
+    const repository = gatheringRepository(db);
+    const { document } = gathering("first-try");
+    expect(repository.save({ ...document, name: "A" }, { savedAt: NOW, from: 1 })).toMatchObject({
+      ok: true,
+      value: { revision: 2 },
+    });
+    const second = repository.save({ ...document, name: "B" }, { savedAt: NOW, from: 1 });
+    expect(second).toMatchObject({
+      ok: false,
+      issues: [{ code: "conflict", got: { revision: 2, document: { name: "A" } } }],
+    });
+    expect(gathering("first-try").document.name).toBe("A");
+  });
+  test("the same for items, and for one that is gone", () => {
+    const repository = itemRepository(db);
+    const { document } = item("slipway-pie");
+    repository.save({ ...document, name: "A" }, { savedAt: NOW, from: 1 });
+    expect(repository.save({ ...document, name: "B" }, { savedAt: NOW, from: 1 })).toMatchObject({
+      issues: [{ code: "conflict" }],
+    });
+    expect(repository.save({ ...document, id: "gone" }, { savedAt: NOW, from: 4 })).toMatchObject({
+      issues: [{ code: "conflict", got: null }],
+    });
+  });
+  test("every version of an item is kept, and the database refuses to change one", () => {
+    const repository = itemRepository(db);
+    const { document } = item("slipway-pie");
+    repository.save({ ...document, name: "Other pies" }, { savedAt: "2026-11-26T08:00:00.000Z", from: 1 });
+    const versions = repository.versions("slipway-pie");
+    expect(versions.map(({ revision, item }) => [revision, valueOf(item).document.name])).toEqual([
+      [2, "Other pies"],
+      [1, "Slipway pies"],
+    ]);
+    expect(refusal(sql`update item_versions set name = 'x'`)).toMatch(/append-only/);
+    expect(refusal(sql`delete from item_versions`)).toMatch(/append-only/);
+  });
+});
+
+describe("what is damaged is shown as such and breaks nothing else", () => {
+  test.each([
+    ["a field of the wrong type", `json_set(data, '$.steps[0].time.fixedMin', 'soon')`, /steps\[0\]\.time\.fixedMin is "soon"/],
+    [
+      "a key that is no field",
+      `json_set(data, '$.schools', json('[{"id":"s","options":[{"id":"o","name":"O","changes":[{"step":"x","set":{"__proto__.x":1}}]}]}]'))`,
+      /__proto__\.x/,
+    ],
+    ["a newer version", `data, schema_version = 99`, /schemaVersion is 99/],
+    ["a text without end", `json_set(data, '$.line', '${"x".repeat(200_000)}')`, /line .*at most 100000 characters/],
+  ])("%s", (_, value, sentence) => {
+    db.run(sql.raw(`update items set data = ${value} where id = 'slipway-pie'`));
+    const { readable, unreadable } = itemRepository(db).list();
+    expect(readable).toHaveLength(8);
+    expect(unreadable).toMatchObject([{ id: "slipway-pie", name: "Slipway pies" }]);
+    expect(issueText(unreadable[0].issue)).toMatch(sentence);
+    expect(itemRepository(db).find("slipway-pie")!.ok).toBe(false);
+  });
+  test("a gathering that is no gathering", () => {
+    db.run(sql`update gatherings set data = '{"waves": 7}' where id = 'first-try'`);
+    const { readable, unreadable } = gatheringRepository(db).list();
+    expect([readable.length, unreadable.map((row) => row.name)]).toEqual([2, ["First try"]]);
+  });
+});
+
+describe("plans", () => {
   const request = expectRequest(demoInput("first-try"));
   const plan = makePlan(request, { now: () => 0 });
-  planRepository(db).save("first-try", request, plan, NOW);
-  const item = itemRepository(db).find("slipway-pie")!;
-  itemRepository(db).save({ ...item, name: "Other pies" });
-  const stored = planRepository(db).latest("first-try")!;
-  expect(stored.request.items[0].name).toBe("Slipway pies");
-  expect(stored.plan.solution).toEqual(plan.solution);
-});
+  const kept = JSON.parse(JSON.stringify({ request, plan, search: "ended" })) as KeptPlan;
 
-test("only the latest few plans of a gathering are kept", () => {
-  const request = expectRequest(demoInput("first-try"));
-  const plan = makePlan(request, { now: () => 0 });
-  for (let i = 0; i < 8; i++) planRepository(db).save("first-try", request, plan, `2026-11-25T08:0${i}:00.000Z`);
-  expect(db.all<{ n: number }>(sql`select count(*) as n from plans`)[0].n).toBe(5);
-  expect(planRepository(db).latest("first-try")!.savedAt).toBe("2026-11-25T08:07:00.000Z");
-});
-
-test("a kept plan that cannot be read any more is as good as none", () => {
-  const request = expectRequest(demoInput("first-try"));
-  planRepository(db).save("first-try", request, makePlan(request, { now: () => 0 }), NOW);
-  expect(planRepository(db).latest("first-try")).toBeDefined();
-  db.run(sql`update plans set plan = '{"format":"unisynth-plan/0"}'`);
-  expect(planRepository(db).latest("first-try")).toBeUndefined();
-});
-
-test("a plan without a timetable is not kept", () => {
-  const request = expectRequest(demoInput("first-try"));
-  const plan = makePlan(request, { now: () => 0 });
-  expect(() =>
-    planRepository(db).save("first-try", request, { ...plan, solution: { ...plan.solution, status: "infeasible" } }, NOW),
-  ).toThrow(/timetable/);
+  test("a plan is kept with the items and the kitchen it was made from, and in short in columns", () => {
+    planRepository(db).save("first-try", kept, NOW);
+    itemRepository(db).save({ ...item("slipway-pie").document, name: "Other pies" }, { savedAt: NOW });
+    const stored = planRepository(db).latest("first-try")!;
+    expect(stored.request.items[0].name).toBe("Slipway pies");
+    expect(stored.plan).toEqual(kept.plan);
+    expect(planRepository(db).glances().get("first-try")).toEqual({
+      origin: plan.origin,
+      firstStart: Math.min(...plan.solution.tasks.map((t) => t.start)),
+      lastEnd: Math.max(...plan.solution.tasks.map((t) => t.end)),
+      cost: plan.solution.cost,
+      status: plan.solution.status,
+    });
+  });
+  test("one that was cut off says so", () => {
+    planRepository(db).save("first-try", { ...kept, search: "cut-off" }, NOW);
+    expect(planRepository(db).latest("first-try")!.search).toBe("cut-off");
+  });
+  test("the latest few are kept, and whatever something refers to", () => {
+    const ids = Array.from({ length: 3 }, (_, i) => planRepository(db).save("first-try", kept, `2026-11-25T08:0${i}:00.000Z`));
+    planRepository(db).refer(ids[0], "run", "r1");
+    for (let i = 3; i < 9; i++) planRepository(db).save("first-try", kept, `2026-11-25T08:0${i}:00.000Z`);
+    expect(db.all<{ id: number }>(sql`select id from plans order by id`).map((row) => row.id)).toEqual([ids[0], 5, 6, 7, 8, 9]);
+    expect(planRepository(db).latest("first-try")!.savedAt).toBe("2026-11-25T08:08:00.000Z");
+    expect(refusal(sql`delete from plans where id = ${ids[0]}`)).toMatch(/FOREIGN KEY/);
+  });
+  test("one that cannot be read is as good as none; one without a timetable is not kept", () => {
+    planRepository(db).save("first-try", kept, NOW);
+    db.run(sql`update plans set plan = '{"format":"unisynth-plan/0"}'`);
+    expect(planRepository(db).latest("first-try")).toBeUndefined();
+    const none = { ...kept, plan: { ...kept.plan, solution: { ...kept.plan.solution, status: "infeasible" as const } } };
+    expect(() => planRepository(db).save("first-try", none, NOW)).toThrow(/timetable/);
+  });
 });
 
 /** What SQLite itself said to a statement; "" when it did not mind. */
@@ -94,7 +168,7 @@ function refusal(statement: ReturnType<typeof sql>): string {
 }
 
 test("the database itself refuses what cannot be: no steps, no JSON, a kitchen that is not there", () => {
-  expect(refusal(sql`update items set steps = '[]'`)).toMatch(/CHECK/);
+  expect(refusal(sql`update items set data = '{"steps":[]}'`)).toMatch(/CHECK/);
   expect(refusal(sql`update kitchens set data = 'soup'`)).toMatch(/CHECK/);
   expect(refusal(sql`update gatherings set kitchen_id = 'attic'`)).toMatch(/FOREIGN KEY/);
   expect(refusal(sql`update items set name = 'Pies'`)).toBe("");

@@ -93,8 +93,10 @@ export const plans = sqliteTable(
       .references(() => gatherings.id, { onDelete: "cascade" }),
     schemaVersion: integer("schema_version").notNull().default(1),
     status: text("status", { enum: ["optimal", "feasible"] }).notNull(),
+    /** 1 where a better plan was still looked for when it was kept. */
+    cutOff: integer("cut_off", { mode: "boolean" }).notNull().default(false),
     cost: real("cost").notNull().default(0),
-    /** Local date and time of minute 0, and the minutes from there to the first start and the last end. */
+    /** Local date and time of minute 0, and what the wall clock shows from there at the first start and the last end, min. */
     origin: text("origin").notNull().default(""),
     firstStart: integer("first_start").notNull().default(0),
     lastEnd: integer("last_end").notNull().default(0),

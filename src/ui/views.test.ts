@@ -18,6 +18,7 @@ const source = {
   inUse: ["slipway-pie"],
   kitchen: demoKitchen("first-kitchen"),
   today: TODAY,
+  zone: "UTC",
   now: "09:00",
 };
 

@@ -58,7 +58,12 @@ const REHEARSED = { minutes: 10, seconds: 0.05 } as const;
 function ask<T>(question: (service: Remote<PlanService>) => Promise<T>): Run<T> {
   const { worker, service } = spare ?? hire();
   spare = undefined;
-  const done = question(service).finally(() => worker.terminate());
+  // A worker whose script cannot be read, or that breaks down outside a question, never answers it.
+  const broken = new Promise<never>((_, reject) => {
+    worker.addEventListener("error", (event) => reject(new Error(event.message || "the planning worker broke down")));
+    worker.addEventListener("messageerror", () => reject(new Error("the planning worker said something unreadable")));
+  });
+  const done = Promise.race([question(service), broken]).finally(() => worker.terminate());
   return { done, cancel: () => worker.terminate() };
 }
 

@@ -7,7 +7,8 @@ import { archiveItem } from "./actions";
 /** All items, those put away last. */
 export default function Page() {
   const repository = itemRepository(database());
+  const { readable, unreadable } = repository.list({ archived: true });
   const inUse = repository.all();
-  const away = repository.all({ archived: true }).filter((item) => !inUse.some((other) => other.id === item.id));
-  return <ItemsList cards={itemCards(inUse)} away={itemCards(away)} archive={archiveItem} />;
+  const away = readable.map(({ document }) => document).filter((item) => !inUse.some((other) => other.id === item.id));
+  return <ItemsList cards={itemCards(inUse)} away={itemCards(away)} unreadable={unreadable} archive={archiveItem} />;
 }

@@ -9,7 +9,12 @@ import { quantitiesOf } from "./quantities";
 import { RequestSchema } from "./request";
 import { PlanSchema, type TaskInfo } from "./schema";
 
-const KeptPlanSchema = z.object({ request: RequestSchema, plan: PlanSchema });
+const KeptPlanSchema = z.object({
+  request: RequestSchema,
+  plan: PlanSchema,
+  /** "cut-off": a better one was still looked for when it was kept. */
+  search: z.enum(["ended", "cut-off"]).default("ended"),
+});
 
 const OldPlanSchema = z.object({
   problem: ProblemSchema,

@@ -9,12 +9,16 @@ import { useCallback, useState } from "react";
 import { addComponent, deskTotals, type Place } from "@/core/item/desk";
 import { measuredIn, measureOfLine, readLines } from "@/core/item/recipe";
 import { dietsOf, tagsOf } from "@/core/ingredients/tags";
+import { itemIssues } from "@/core/item/check";
 import { ItemSchema, type Choices, type Item } from "@/core/item/schema";
 import { optionsOf } from "@/core/item/resolve";
 import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
-import { SAVING_TEXT, useAutosave } from "../kit/use-autosave";
+import { ConflictDialog } from "../session/ConflictDialog";
+import { SavingState } from "../session/SavingState";
+import { useDocument } from "../session/use-document";
+import type { Revised } from "../session/document-session";
 import { CupsSelect } from "../kit/CupsSelect";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR, toneOf } from "../theme/tokens";
@@ -28,42 +32,31 @@ import { SumsCard } from "./SumsCard";
 import { WaysCard } from "./WaysCard";
 
 interface Props {
-  readonly item: Item;
+  readonly stored: Revised<Item>;
   /** Place in the list of items, for its tone. */
   readonly place: number;
   readonly away: boolean;
-  readonly save: (item: Item) => Promise<Result<{ id: string }>>;
+  readonly save: (item: Item, from: number) => Promise<Result<{ readonly revision: number }>>;
   readonly duplicate: (id: string, emptied: boolean) => Promise<Result<{ id: string }>>;
   readonly archive: (id: string, away: boolean) => Promise<Result<{ id: string }>>;
 }
 
-/** How many changes can be taken back. */
-const HISTORY = 60;
+const isRight = (item: Item): boolean => ItemSchema.safeParse(item).success && itemIssues({ items: [item] }).length === 0;
 
 /** The formula desk: one item with its dough, filling, piece, balance and steps; every figure follows every other. */
-export function ItemDesk({ item: stored, place, away: storedAway, save, duplicate, archive }: Props) {
+export function ItemDesk({ stored, place, away: storedAway, save, duplicate, archive }: Props) {
   const router = useRouter();
-  const [item, setItem] = useState(stored);
-  const [history, setHistory] = useState<readonly Item[]>([]);
+  const form = useDocument<Item>({ key: `item-${stored.document.id}`, initial: stored, isRight, save });
+  const { draft: item, conflict } = form;
+  const change = useCallback((next: Item) => form.change(() => next), [form.change]);
   const [refused, setRefused] = useState<{ key: string; text: string } | undefined>(undefined);
   const [choices, setChoices] = useState<Choices>({});
   const [away, setAway] = useState(storedAway);
   const { display } = useDisplay();
   const system = item.measures ?? display.system;
-  const right = ItemSchema.safeParse(item).success;
-  const saving = useAutosave(item, right, save);
   const totals = deskTotals(item);
-  const change = useCallback((next: Item) => {
-    setItem((now) => {
-      setHistory((past) => [...past.slice(-HISTORY), now]);
-      return next;
-    });
-  }, []);
   const undo = () => {
-    const last = history.at(-1);
-    if (!last) return;
-    setHistory(history.slice(0, -1));
-    setItem(last);
+    form.undo();
     setRefused(undefined);
   };
   const copy = async (emptied: boolean) => {
@@ -74,8 +67,9 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
   return (
     <>
       <TopBar>
-        <span role="status">{SAVING_TEXT[saving]}</span>
+        <SavingState form={form} name="The item" />
       </TopBar>
+      {conflict && <ConflictDialog conflict={conflict} onResolve={form.resolve} />}
       <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5 }}>
         <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap", mb: 1 }}>
           <Monogram name={item.name} tone={toneOf(place)} />
@@ -92,7 +86,7 @@ export function ItemDesk({ item: stored, place, away: storedAway, save, duplicat
             {item.allergens.length > 0 ? `contains ${item.allergens.join(", ")}` : "no listed allergen"}
           </Box>
           <Box sx={{ ml: "auto", display: "flex", gap: 1, flexWrap: "wrap" }}>
-            <Button onClick={undo} disabled={history.length === 0}>
+            <Button onClick={undo} disabled={!form.canUndo}>
               Undo
             </Button>
             <Button onClick={() => void copy(false)}>Duplicate</Button>

@@ -8,17 +8,19 @@ import { useRouter } from "next/navigation";
 import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
+import { Unreadable, type UnreadableRow } from "../kit/Unreadable";
 import { COLOUR, toneOf } from "../theme/tokens";
 import type { ItemCardModel } from "./items.view-model";
 
 interface Props {
   readonly cards: readonly ItemCardModel[];
   readonly away: readonly ItemCardModel[];
+  readonly unreadable: readonly UnreadableRow[];
   readonly archive: (id: string, away: boolean) => Promise<Result<{ id: string }>>;
 }
 
 /** What this cook can make, with what a piece is and what a batch takes. */
-export function ItemsList({ cards, away, archive }: Props) {
+export function ItemsList({ cards, away, unreadable, archive }: Props) {
   const router = useRouter();
   return (
     <>
@@ -33,6 +35,7 @@ export function ItemsList({ cards, away, archive }: Props) {
             Type in a recipe
           </Button>
         </Box>
+        <Unreadable rows={unreadable} kind="item" />
         <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(300px, 1fr))", gap: 2 }}>
           {cards.map((card, i) => (
             <Paper

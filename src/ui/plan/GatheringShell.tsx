@@ -7,15 +7,18 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { memo, type ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
+import { issueText } from "@/core/shared/issue-text";
 import { Banner } from "../kit/Banner";
 import { DisplayMenu } from "../kit/DisplayMenu";
 import { Tab } from "../kit/Tab";
-import { SAVING_TEXT } from "../kit/use-autosave";
+import { ConflictDialog } from "../session/ConflictDialog";
+import { SavingState } from "../session/SavingState";
 import { COLOUR } from "../theme/tokens";
 import { usePlanDisplay } from "./use-plan-display";
 import { guestTotal } from "./plan-state";
 import { dateText, momentText, summarise } from "./plan-summary";
-import { useDraft, usePlan, type Work } from "./PlanProvider";
+import type { Work } from "./plan-session";
+import { useDraft, usePlan } from "./PlanProvider";
 
 const VIEWS = [
   { path: "", name: "Gathering" },
@@ -26,7 +29,8 @@ const VIEWS = [
 /** The frame of every view of one gathering: where you are, what the day comes to, and whether it can be done. */
 export function GatheringShell({ id, children }: { id: string; children: ReactNode }) {
   const path = usePathname();
-  const { draft, saving } = useDraft();
+  const form = useDraft();
+  const { draft, canUndo, undo, conflict, resolve } = form;
   const { latest, work, stale, stop, good, goOn } = usePlan();
   const mayBeBetter = !stale && work.kind === "idle" && good?.plan.solution.status === "feasible";
   const base = `/g/${id}`;
@@ -49,7 +53,15 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
           </Box>
           <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 2, fontSize: "0.8rem", color: "#cfe3e0" }}>
             <DisplayMenu />
-            <span role="status">{SAVING_TEXT[saving]}</span>
+            <Button
+              size="small"
+              onClick={undo}
+              disabled={!canUndo}
+              sx={{ color: "#fff", "&.Mui-disabled": { color: "#7fa5a1" } }}
+            >
+              Undo
+            </Button>
+            <SavingState form={form} name="The gathering" />
           </Box>
         </Box>
         <Box component="nav" aria-label="Views" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>
@@ -59,6 +71,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
           <WorkState work={work} stale={stale} onStop={stop} onGoOn={mayBeBetter ? goOn : undefined} />
         </Box>
       </Box>
+      {conflict && <ConflictDialog conflict={conflict} onResolve={resolve} />}
       <AnswerStrip />
       <Box component="main" sx={{ flex: 1, px: { xs: 2, md: 4 }, pb: 4, minWidth: 0 }}>
         {children}
@@ -71,7 +84,7 @@ const whenText = (date: string, kitchen: string): string => `${dateText(date)} Â
 
 /** What the day comes to, before any detail: when it begins, how the hands are used, when it is served; and a plain no. */
 const AnswerStrip = memo(function AnswerStrip() {
-  const { good, stale, work, checked } = usePlan();
+  const { good, stale, work, checked, notKept, goesOn, goOn, keepAgain } = usePlan();
   const shown = usePlanDisplay(good?.plan);
   const { clock } = shown;
   const refused = usePlanDisplay(work.kind === "refused" ? work.plan : undefined);
@@ -122,6 +135,27 @@ const AnswerStrip = memo(function AnswerStrip() {
             <div key={line}>{line}</div>
           ))}
           {good && <div>The plan shown is the last one that works{guestsOf(good.request.gathering)}.</div>}
+        </Banner>
+      )}
+      {work.kind === "failed" && (
+        <Banner kind="refused" role="alert" title="The planner broke down">
+          {issueText(work.issue, "Looking for a timetable")}. Nothing you typed is lost.
+          <Button size="small" variant="outlined" onClick={goOn} sx={{ ml: 1 }}>
+            Try again
+          </Button>
+        </Banner>
+      )}
+      {notKept && (
+        <Banner kind="caution" role="alert" title="The plan shown is not kept">
+          {issueText(notKept, notKept.path.length === 0 ? "Keeping it" : undefined)}. It is gone when this page is closed.
+          <Button size="small" variant="outlined" onClick={keepAgain} sx={{ ml: 1 }}>
+            Try again
+          </Button>
+        </Banner>
+      )}
+      {goesOn && (
+        <Banner kind="note" role="status">
+          The search for this plan was cut off when the page was left; it goes on from where it was.
         </Banner>
       )}
       {!checked.ok && (
@@ -180,9 +214,11 @@ function WorkState({ work, stale, onStop, onGoOn }: WorkProps) {
         ? "The plan fits; making it fresher and shorter â€¦"
         : work.kind === "refused"
           ? "No plan for this"
-          : stale
-            ? "Waiting for the form"
-            : "The plan fits";
+          : work.kind === "failed"
+            ? "The planner broke down"
+            : stale
+              ? "Waiting for the form"
+              : "The plan fits";
   return (
     <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1.5, minHeight: 36, fontSize: "0.9rem" }}>
       {work.kind === "searching" && (

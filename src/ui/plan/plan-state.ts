@@ -5,7 +5,7 @@ import { parseRequest } from "@/core/plan/request-check";
 import { quantitiesOf, type Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
 import type { PlanRequest } from "@/core/plan/request";
-import type { Gathering, GatheringInput } from "@/core/gathering/schema";
+import { GatheringSchema, type Gathering, type GatheringInput } from "@/core/gathering/schema";
 import type { Kitchen } from "@/core/kitchen/schema";
 
 /** Most seconds a plan is looked for and improved in the browser. */
@@ -22,6 +22,8 @@ export interface Source {
   readonly kitchen: Kitchen;
   /** yyyy-mm-dd */
   readonly today: string;
+  /** IANA name of the zone that dates and times are in. */
+  readonly zone: string;
   /** Time of day at which the page was asked for, hh:mm. */
   readonly now: string;
 }
@@ -34,13 +36,14 @@ const named = (draft: Draft): Set<string> =>
   ]);
 
 /** The plan request for a draft: only the items it names, the kitchen, today. */
-export function requestOf(draft: Draft, { items, kitchen, today }: Source) {
+export function requestOf(draft: Draft, { items, kitchen, today, zone }: Source) {
   const wanted = named(draft);
   const doneAhead = (draft.doneAhead ?? []).filter((a) => wanted.has(a.recipe));
   const used = items.filter((item) => wanted.has(item.id));
   return {
     format: "unisynth-request/1" as const,
     today,
+    zone,
     items: used.length > 0 ? used : items.slice(0, 1),
     kitchen,
     gathering: { ...draft, doneAhead },
@@ -51,6 +54,9 @@ export function requestOf(draft: Draft, { items, kitchen, today }: Source) {
 export type Checked =
   | { readonly ok: true; readonly request: PlanRequest; readonly quantities: Quantities }
   | { readonly ok: false; readonly issues: readonly Issue[] };
+
+/** Whether a draft can be stored: a plan may still wait for a field of it. */
+export const gatheringIsRight = (draft: Draft): boolean => GatheringSchema.safeParse(draft).success;
 
 /** Checks a draft and computes everything that needs no timetable. */
 export function checkDraft(draft: Draft, source: Source): Checked {

@@ -63,6 +63,8 @@ interface Kept<T> {
  * while it is goes out with the next. A refused or failed saving never touches the draft.
  */
 export class DocumentSession<T extends object> {
+  /** The document as it came from the server: what a page shows until it has read what this tab keeps. */
+  readonly pristine: DocumentState<T>;
   private base: Revised<T>;
   private past: readonly T[];
   private changedAt = -Infinity;
@@ -73,11 +75,13 @@ export class DocumentSession<T extends object> {
   private readonly listeners = new Set<() => void>();
 
   constructor(private readonly options: DocumentOptions<T>) {
+    const { document } = options.initial;
+    this.pristine = { draft: document, saving: "saved", issue: undefined, conflict: undefined, canUndo: false };
     const kept = this.kept();
     this.base = kept.unsaved?.base ?? options.initial;
     this.past = kept.past;
-    const draft = kept.unsaved?.draft ?? options.initial.document;
-    this.now = { draft, saving: "saved", issue: undefined, conflict: undefined, canUndo: this.past.length > 0 };
+    const draft = kept.unsaved?.draft ?? document;
+    this.now = { ...this.pristine, draft, canUndo: this.past.length > 0 };
     if (kept.unsaved) this.settle(0);
     options.channel?.listen((news) => this.heard(news as Revised<T>));
   }

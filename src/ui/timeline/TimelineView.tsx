@@ -6,7 +6,8 @@ import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } fr
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { Empty } from "../kit/Empty";
 import { itemOrder } from "../gathering/gathering.view-model";
-import { usePlan, type GoodPlan } from "../plan/PlanProvider";
+import type { GoodPlan } from "../plan/plan-session";
+import { usePlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
 import { Axis, Folds, TargetLines } from "./Axis";
 import { BLOCK_STYLES, LaneRow, Swatch } from "./LaneRow";

@@ -8,30 +8,33 @@ import { kitchenRepository } from "@/db/kitchens";
 import { planRepository } from "@/db/plans";
 import { PlanProvider } from "@/ui/plan/PlanProvider";
 import { GatheringShell } from "@/ui/plan/GatheringShell";
+import { UnreadablePage } from "@/ui/kit/UnreadablePage";
 import { saveGathering, savePlan } from "./actions";
 
 export default async function GatheringLayout({ params, children }: { params: Promise<{ id: string }>; children: ReactNode }) {
   const { id } = await params;
   const db = database();
-  const stored = gatheringRepository(db).find(id);
-  if (!stored) notFound();
-  const kitchen = kitchenRepository(db).find(stored.kitchenId);
+  const found = gatheringRepository(db).find(id);
+  if (!found) notFound();
+  if (!found.ok) return <UnreadablePage id={id} kind="gathering" issue={found.issues[0]} />;
+  const kitchen = kitchenRepository(db).find(found.value.kitchenId);
   if (!kitchen) notFound();
+  if (!kitchen.ok) return <UnreadablePage id={found.value.kitchenId} kind="kitchen" issue={kitchen.issues[0]} />;
   const opened = new Date();
   const items = itemRepository(db);
-  const inUse = items.all().map((item) => item.id);
   const source = {
     items: items.all({ archived: true }),
-    inUse,
-    kitchen,
+    inUse: items.all().map((item) => item.id),
+    kitchen: kitchen.value.document,
     today: format(opened, "yyyy-MM-dd"),
     now: format(opened, "HH:mm"),
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   };
   return (
     <PlanProvider
       key={id}
       source={source}
-      initial={stored.gathering}
+      initial={found.value}
       stored={planRepository(db).latest(id)}
       saveGathering={saveGathering}
       savePlan={savePlan}

@@ -2,19 +2,20 @@ import { notFound } from "next/navigation";
 import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
 import { ItemDesk } from "@/ui/items/ItemDesk";
+import { UnreadablePage } from "@/ui/kit/UnreadablePage";
 import { archiveItem, duplicateItem, saveItem } from "../actions";
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
   const repository = itemRepository(database());
-  const item = repository.find(id);
-  if (!item) notFound();
-  const place = repository.all({ archived: true }).findIndex((other) => other.id === id);
+  const found = repository.find(id);
+  if (!found) notFound();
+  if (!found.ok) return <UnreadablePage id={id} kind="item" issue={found.issues[0]} />;
   return (
     <ItemDesk
       key={id}
-      item={item}
-      place={place}
+      stored={found.value}
+      place={repository.placeOf(id)}
       away={repository.isArchived(id)}
       save={saveItem}
       duplicate={duplicateItem}

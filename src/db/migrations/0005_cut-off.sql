@@ -1,0 +1,1 @@
+ALTER TABLE `plans` ADD `cut_off` integer DEFAULT false NOT NULL;

@@ -1,0 +1,178 @@
+import { demoInput, expectRequest, TODAY } from "@tests/demo";
+import type { KeptPlan } from "@/core/plan/kept-plan";
+import { makePlan } from "@/core/plan/pipeline";
+import type { PlanRequest } from "@/core/plan/request";
+import type { Plan } from "@/core/plan/schema";
+import { fail, ok, type Result } from "@/core/shared/issue";
+import { handTimers } from "../session/testing";
+import { PlanSession, type Planner } from "./plan-session";
+import type { Draft } from "./plan-state";
+
+const demo = expectRequest(demoInput("first-try"));
+const source = {
+  items: demo.items,
+  inUse: demo.items.map((item) => item.id),
+  kitchen: demo.kitchen,
+  today: TODAY,
+  now: "06:00",
+  zone: "UTC",
+};
+const draft = demo.gathering as Draft;
+const withGuests = (count: number): Draft => ({ ...draft, guests: [{ count, age: "adult" }] });
+
+/** A planner whose searches a test answers by hand. */
+function byHand() {
+  const searches: {
+    request: PlanRequest;
+    from: Plan | undefined;
+    better: (plan: Plan) => void;
+    end: (plan: Plan) => void;
+    break: (error: Error) => void;
+    cancelled: boolean;
+  }[] = [];
+  const planner: Planner = {
+    run(request, told, from) {
+      let end!: (plan: Plan) => void;
+      let broken!: (error: Error) => void;
+      const done = new Promise<Plan>((resolve, reject) => {
+        end = resolve;
+        broken = reject;
+      });
+      const search = { request, from, better: told.better, end, break: broken, cancelled: false };
+      searches.push(search);
+      return { done, cancel: () => void (search.cancelled = true) };
+    },
+    prepare: () => undefined,
+  };
+  return { planner, searches };
+}
+
+function open(stored?: KeptPlan, keep?: (kept: KeptPlan) => Promise<Result<unknown>>) {
+  const timers = handTimers();
+  const kept: KeptPlan[] = [];
+  const { planner, searches } = byHand();
+  const session = new PlanSession({
+    source,
+    draft,
+    stored,
+    planner,
+    keep: keep ?? ((one) => Promise.resolve(ok(kept.push(one)))),
+    timers,
+    whenReleased: (change) => change(),
+  });
+  return { session, timers, searches, kept };
+}
+
+const planOf = (request: PlanRequest) => makePlan(request, { now: () => 0 });
+const PLAN = planOf(demo);
+
+test("a page that opens looks for a plan, shows it, makes it better and keeps the last as ended", async () => {
+  const { session, timers, searches, kept } = open();
+  session.open();
+  await timers.pass(0);
+  expect(session.state.work).toEqual({ kind: "searching" });
+  searches[0].better(PLAN);
+  expect(session.state).toMatchObject({ work: { kind: "improving" }, stale: false });
+  await timers.pass(1000);
+  expect(kept.map((one) => one.search)).toEqual(["cut-off"]);
+  searches[0].end(PLAN);
+  await timers.pass(0);
+  expect(session.state.work).toEqual({ kind: "idle" });
+  expect(kept.at(-1)).toMatchObject({ search: "ended", plan: PLAN });
+});
+
+test("a kept plan that was searched to its end is shown without another search; one that was cut off goes on from there", async () => {
+  const first = open();
+  const request = first.session.state.checked.ok ? first.session.state.checked.request : demo;
+  const stored = { request, plan: planOf(request), search: "ended" as const } as KeptPlan;
+  const ended = open(stored);
+  ended.session.open();
+  await ended.timers.pass(1000);
+  expect(ended.searches).toHaveLength(0);
+  const cut = open({ ...stored, search: "cut-off" });
+  expect(cut.session.state.goesOn).toBe(true);
+  cut.session.open();
+  expect(cut.searches[0].from).toBe(stored.plan);
+  cut.searches[0].end(stored.plan);
+  await cut.timers.pass(0);
+  expect(cut.session.state.goesOn).toBe(false);
+});
+
+test("what is typed is checked after it is drawn, searched for when typing pauses, and an older search says nothing any more", async () => {
+  const { session, timers, searches } = open();
+  session.open();
+  await timers.pass(0);
+  session.type(withGuests(9));
+  session.type(withGuests(12));
+  await timers.pass(0);
+  expect(session.state.stale).toBe(true);
+  expect(searches[0].cancelled).toBe(true);
+  await timers.pass(350);
+  expect(searches).toHaveLength(2);
+  expect(searches[1].request.gathering.guests[0].count).toBe(12);
+  searches[0].better(PLAN);
+  searches[0].end(PLAN);
+  await timers.pass(0);
+  expect(session.state.good).toBeUndefined();
+});
+
+test("a field that is wrong leaves the last plan and its quantities as they were", async () => {
+  const { session, timers, searches } = open();
+  session.open();
+  await timers.pass(0);
+  searches[0].end(PLAN);
+  await timers.pass(0);
+  const { latest, good } = session.state;
+  session.type(withGuests(-5));
+  await timers.pass(1000);
+  expect(session.state).toMatchObject({ checked: { ok: false }, stale: true });
+  expect(session.state.latest).toBe(latest);
+  expect(session.state.good).toBe(good);
+  expect(searches).toHaveLength(1);
+});
+
+test("a worker that breaks down is said, and trying again asks anew", async () => {
+  const { session, timers, searches } = open();
+  session.open();
+  await timers.pass(0);
+  searches[0].break(new Error("out of memory"));
+  await timers.pass(0);
+  expect(session.state.work).toEqual({ kind: "failed", issue: { code: "failed", path: ["plan"], got: "out of memory" } });
+  session.goOn();
+  expect(session.state.work).toEqual({ kind: "searching" });
+  expect(searches).toHaveLength(2);
+});
+
+test("a plan that could not be kept is said with its reason, and can be kept again", async () => {
+  const answers: Result<unknown>[] = [fail({ code: "failed", path: [], got: "disk full" }), ok(1)];
+  const { session, timers, searches } = open(undefined, () => Promise.resolve(answers.shift()!));
+  session.open();
+  await timers.pass(0);
+  searches[0].end(PLAN);
+  await timers.pass(0);
+  expect(session.state.notKept).toMatchObject({ code: "failed", got: "disk full" });
+  session.keepAgain();
+  await timers.pass(0);
+  expect(session.state.notKept).toBeUndefined();
+});
+
+test("a refusal keeps the plan that there was; good enough takes the newest; leaving keeps it as cut off", async () => {
+  const { session, timers, searches, kept } = open();
+  session.open();
+  await timers.pass(0);
+  searches[0].better(PLAN);
+  session.stop();
+  await timers.pass(0);
+  expect(kept.at(-1)!.search).toBe("ended");
+  session.goOn();
+  searches[1].better(PLAN);
+  session.close();
+  await timers.pass(0);
+  expect(kept.at(-1)!.search).toBe("cut-off");
+  session.open();
+  session.goOn();
+  searches.at(-1)!.end({ ...PLAN, solution: { ...PLAN.solution, status: "infeasible" }, refusal: [{ code: "none-found" }] });
+  await timers.pass(0);
+  expect(session.state.work.kind).toBe("refused");
+  expect(session.state.good!.plan).toBe(PLAN);
+});
