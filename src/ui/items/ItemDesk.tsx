@@ -47,8 +47,8 @@ const isRight = (item: Item): boolean => ItemSchema.safeParse(item).success && i
 export function ItemDesk({ stored, place, away: storedAway, save, duplicate, archive }: Props) {
   const router = useRouter();
   const form = useDocument<Item>({ key: `item-${stored.document.id}`, initial: stored, isRight, save });
-  const { draft: item, conflict } = form;
-  const change = useCallback((next: Item) => form.change(() => next), [form.change]);
+  const { draft: item, conflict, change: edit } = form;
+  const change = useCallback((next: Item) => edit(() => next), [edit]);
   const [refused, setRefused] = useState<{ key: string; text: string } | undefined>(undefined);
   const [choices, setChoices] = useState<Choices>({});
   const [away, setAway] = useState(storedAway);

@@ -1,4 +1,3 @@
-import type { ProblemInput } from "../../schedule/problem";
 import { type Demand } from "../../gathering/demands";
 import { sizeOf } from "../../shared/range";
 import type { TaskInfo } from "../schema";
@@ -6,7 +5,7 @@ import type { Kitchen } from "../../kitchen/schema";
 import type { Work } from "../../batching/work";
 import { cooksFor } from "./timing";
 
-type TaskInput = ProblemInput["tasks"][number];
+import type { TaskInput } from "./task-input";
 
 const fries = (demand: Demand): boolean => demand.steps.some((step) => step.equipment.some((e) => e.id === "fryer"));
 

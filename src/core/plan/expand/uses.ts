@@ -1,13 +1,12 @@
 import type { Obstacle } from "../../batching/obstacle";
 import { poolSize, chamberIds, settingHere } from "../../kitchen/equipment";
-import type { ProblemInput } from "../../schedule/problem";
 import { isCarrier, type Capacities } from "../../kitchen/capacity";
 import { sizeOf } from "../../shared/range";
 import type { Cook, Kitchen } from "../../kitchen/schema";
 import type { Tend } from "./timing";
 import { piecesIn, type Work } from "../../batching/work";
 
-type TaskInput = ProblemInput["tasks"][number];
+import type { TaskInput } from "./task-input";
 export type UseInput = NonNullable<TaskInput["uses"]>[number];
 
 /** Needed only while hands are at work; the first four are done without where the kitchen has none. */
