@@ -1,6 +1,6 @@
 // Runs vector files against the core: a line for each failed case and unknown method, last "N passed, N failed".
 import { z } from "zod";
-import { METHODS } from "@/core/methods";
+import { METHODS } from "@/core/methods/methods";
 import type { Result } from "@/core/shared/issue";
 import { pathText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";

@@ -1,7 +1,8 @@
 import { type Demand } from "../gathering/demands";
 import { overlaps, sizeOf, type Range } from "../shared/range";
 import type { Component, Item } from "../item/schema";
-import { mixedDoughPerPiece, type Group } from "./groups";
+import type { Group } from "./groups";
+import { fillingFor, mixedDoughG } from "../item/yields";
 
 export interface Ingredient {
   readonly id: string;
@@ -52,10 +53,13 @@ function batch(
   };
 }
 
+/** Every ingredient so many times. */
+const times = (components: readonly (Component & { in: string })[], factor: number): Ingredient[] =>
+  components.map((c) => ({ id: c.id, in: c.in, name: c.name, grams: round(c.grams * factor) }));
+
 /** Ingredients in proportion to their grams, together `total` g. */
 function portion(components: readonly (Component & { in: string })[], total: number): Ingredient[] {
-  const sum = components.reduce((s, c) => s + c.grams, 0);
-  return components.map((c) => ({ id: c.id, in: c.in, name: c.name, grams: round((c.grams * total) / sum) }));
+  return times(components, total / components.reduce((s, c) => s + c.grams, 0));
 }
 
 /**
@@ -79,18 +83,16 @@ export function batchesOf(groups: readonly Group[], demands: readonly Demand[]):
       if (pieces === 0) return;
       const made = { ahead, together: group.together && `${group.together}/${mix + 1}` };
       if (part === "dough" && item.piece.doughG > 0) {
-        const lines = portion(resolved.dough, pieces * mixedDoughPerPiece(item)).map((line) =>
+        const lines = portion(resolved.dough, mixedDoughG(item, pieces)).map((line) =>
           line.id === resolved.holdBack?.component ? { ...line, holdBackPct: resolved.holdBack.pct } : line,
         );
         batches.push(batch(next(item, part), item, part, range, lines, made));
       }
       if (part === "filling" && item.piece.fillingG > 0 && resolved.fillingComponents.length > 0) {
         const components = resolved.fillingComponents.map((c) => ({ ...c, in: "filling" }));
-        const raw = components.reduce((sum, c) => sum + c.grams, 0);
-        const cooked = components.reduce((sum, c) => sum + c.grams * (c.cook ? 1 - resolved.cookingLossPct / 100 : 1), 0);
-        const usable = cooked * (1 - resolved.handlingLossPct / 100);
-        const total = usable > 0 ? (raw * pieces * item.piece.fillingG) / usable : 0;
-        batches.push(batch(next(item, part), item, part, range, portion(components, total), made));
+        const { cookingLossPct, handlingLossPct } = resolved;
+        const { factor } = fillingFor({ components, cookingLossPct, handlingLossPct }, pieces * item.piece.fillingG);
+        batches.push(batch(next(item, part), item, part, range, times(components, factor), made));
       }
     });
   }
@@ -101,7 +103,10 @@ export function batchesOf(groups: readonly Group[], demands: readonly Demand[]):
       const step = onPath.find((s) => s.id === entry.step);
       if (!step) continue;
       const factor = sizeOf(demand.range) / demand.item.base.pieces;
-      const lines = entry.components.map((c) => ({ id: c.id, in: entry.what, name: c.name, grams: round(c.grams * factor) }));
+      const lines = times(
+        entry.components.map((c) => ({ ...c, in: entry.what })),
+        factor,
+      );
       batches.push(
         batch(next(demand.item, "finish"), demand.item, "finish", demand.range, lines, { ahead: demand.done.has(step.id) }),
       );

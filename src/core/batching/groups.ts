@@ -1,3 +1,6 @@
+import { mixedDoughG } from "../item/yields";
+import { down } from "../shared/rounding";
+import { splitBatches } from "./split";
 import { chamberOf, loadCapacity, usesEquipment, type Capacities } from "../kitchen/capacity";
 import { type Demand } from "../gathering/demands";
 import { sizeOf, type Range } from "../shared/range";
@@ -75,9 +78,6 @@ export function groupsOf(
   });
 }
 
-/** Dough to mix for one piece, g: its weight and what is lost on the way. */
-export const mixedDoughPerPiece = (item: Item): number => item.piece.doughG / (1 - item.dough.netLossPct / 100);
-
 function mixesOf(
   range: Range,
   demand: Demand,
@@ -89,13 +89,28 @@ function mixesOf(
   const { mixer } = kitchen.equipment;
   const { item } = demand;
   if (!mixer || mixer.count === 0 || !mixer.maxDoughG || !steps.some((step) => usesEquipment(step, "mixer"))) return [range];
-  const perPiece = mixedDoughPerPiece(item);
-  const most = Math.floor(mixer.maxDoughG / perPiece + 1e-9);
-  if (most < 1) {
+  const perPiece = mixedDoughG(item, 1);
+  const split = splitBatches({
+    pieces: sizeOf(range),
+    doughPerPieceG: item.piece.doughG,
+    capacityG: mixer.maxDoughG,
+    bowlLossG: 0,
+    handlingLossPct: item.dough.netLossPct,
+    minG: mixer.minDoughG ?? 0,
+  });
+  if (!split.ok) {
     obstacles.add({ code: "mixer-too-small", item: item.id, pieceG: perPiece, mixerG: mixer.maxDoughG });
     return [range];
   }
   const load = demand.resolved.steps.find((step) => step.path.includes(demand.path) && chamberOf(step) && step.kind !== "reheat");
   const unit = (load && chamberOf(load) !== "oven" ? loadCapacity(load, capacities) : undefined) ?? capacities.tray;
-  return cut(range, mixSizes(sizeOf(range), most, Math.max(1, unit), Math.ceil((mixer.minDoughG ?? 0) / perPiece)));
+  return cut(
+    range,
+    mixSizes(
+      split.value.piecesPerBatch,
+      down(mixer.maxDoughG / perPiece),
+      Math.max(1, unit),
+      Math.ceil((mixer.minDoughG ?? 0) / perPiece),
+    ),
+  );
 }

@@ -3,7 +3,8 @@ import { usesEquipment } from "../kitchen/capacity";
 import { sizeOf, type Range } from "../shared/range";
 import type { Step } from "../item/step";
 import type { Kitchen } from "../kitchen/schema";
-import { mixedDoughPerPiece, type Group } from "./groups";
+import { mixedDoughG } from "../item/yields";
+import type { Group } from "./groups";
 
 /** What a set of ingredients is, whatever its amount: names and shares to half a percent. */
 export function mixtureOf(lines: readonly { name: string; grams: number }[]): string {
@@ -66,7 +67,7 @@ function mixesTogether(set: readonly Group[], kitchen: Kitchen): Range[][] | und
   const { mixer } = kitchen.equipment;
   const machine = mixer && mixer.count > 0 && set[0].steps.some((step) => usesEquipment(step, "mixer"));
   const most = machine && set[0].part === "dough" ? (mixer.maxDoughG ?? Infinity) : Infinity;
-  const perPiece = set.map((group) => mixedDoughPerPiece(group.item));
+  const perPiece = set.map((group) => mixedDoughG(group.item, 1));
   const pieces = set.map((group) => sizeOf(group.range));
   const total = pieces.reduce((sum, n, i) => sum + n * perPiece[i], 0);
   const least = Number.isFinite(most) ? Math.max(1, Math.ceil(total / most - 1e-9)) : 1;

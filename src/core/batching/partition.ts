@@ -1,3 +1,5 @@
+import { sum } from "../shared/rounding";
+import { splitLoads } from "./split";
 import { evenParts } from "../quantities/apportion";
 import { sizeOf, type Range } from "../shared/range";
 
@@ -21,7 +23,8 @@ export function lotsOf(range: Range, capacity: number, unit = 1): Range[] {
   const pieces = sizeOf(range);
   const count = Math.ceil(pieces / capacity);
   const whole = Math.floor(capacity / unit);
-  if (unit <= 1 || whole < 1 || Math.ceil(Math.ceil(pieces / unit) / whole) > count) return cut(range, evenParts(pieces, count));
+  if (unit <= 1 || whole < 1 || Math.ceil(Math.ceil(pieces / unit) / whole) > count)
+    return cut(range, splitLoads({ pieces, capacity, mode: "even" }).perLoad);
   const loads = evenParts(Math.ceil(pieces / unit), count);
   let left = pieces;
   return cut(
@@ -44,11 +47,12 @@ export function fullLoads(range: Range, capacity: number): Range[] {
 /**
  * Sizes of the mixes of a dough: as few as the mixer's limit allows, whole trays (multiples of `unit`) where that needs
  * no further mix and leaves none below `least`; else even.
+ * @param even the even parts, larger first
  */
-export function mixSizes(pieces: number, most: number, unit: number, least: number): number[] {
-  const count = Math.ceil(pieces / most);
-  const even = evenParts(pieces, count);
+export function mixSizes(even: readonly number[], most: number, unit: number, least: number): readonly number[] {
+  const count = even.length;
   if (count === 1) return even;
+  const pieces = sum(even);
   const wholeUnits = Math.floor(most / unit);
   const units = Math.ceil(pieces / unit);
   if (wholeUnits < 1 || Math.ceil(units / wholeUnits) > count) return even;

@@ -39,8 +39,8 @@ describe("dividing pieces", () => {
     );
   });
 
-  test("36 pieces with at most 26 a mix are whole trays of 12", () => expect(mixSizes(36, 26, 12, 5)).toEqual([24, 12]));
-  test("a mix below the mixer's least is evened out", () => expect(mixSizes(25, 24, 12, 10)).toEqual([13, 12]));
+  test("36 pieces with at most 26 a mix are whole trays of 12", () => expect(mixSizes([18, 18], 26, 12, 5)).toEqual([24, 12]));
+  test("a mix below the mixer's least is evened out", () => expect(mixSizes([13, 12], 24, 12, 10)).toEqual([13, 12]));
   test("loads are full but the last", () => expect(fullLoads([0, 14], 6).map(size)).toEqual([6, 6, 2]));
   test("a range is cut at the borders inside it", () =>
     expect(

@@ -1,3 +1,4 @@
+import { apportion } from "../quantities/apportion";
 import { Range } from "../shared/range";
 import type { Item } from "../item/schema";
 import type { Step } from "../item/step";
@@ -75,16 +76,13 @@ export function demandsOf(request: Occasion, days: PlanDays): { demands: Demand[
   return { demands, headcount };
 }
 
+/** Pieces of each filling. A split is in proportion where the total was counted from the guests. */
 function partsOf(pieces: number, split: readonly { filling: string; pieces: number }[] | undefined) {
   if (!split || split.length === 0) return pieces > 0 ? [{ filling: "base", pieces }] : [];
-  const asked = split.reduce((sum, part) => sum + part.pieces, 0);
-  let left = pieces;
-  // A split is in proportion where the total was counted from the guests.
-  return split.map((part, i) => {
-    const share = i === split.length - 1 ? left : Math.min(left, Math.round((pieces * part.pieces) / asked));
-    left -= share;
-    return { filling: part.filling, pieces: share };
-  });
+  const shares = split.map((part, i) => ({ id: String(i), weight: part.pieces, min: 0 }));
+  const divided = apportion({ total: pieces, shares });
+  if (!divided.ok) throw new Error("parts of at least one piece can always be divided in proportion");
+  return split.map((part, i) => ({ filling: part.filling, pieces: divided.value.counts[i] }));
 }
 
 function demandFor(item: Item, entry: Want, range: Range, ahead: Occasion["gathering"]["doneAhead"]): Demand {

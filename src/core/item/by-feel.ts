@@ -11,12 +11,6 @@ export const stickyCorrection = (flourG: number): { addG: number; flourG: number
   flourG: flourG * (1 + CORRECTION),
 });
 
-/** How a liquid that is held back goes in: first, then by the spoon. */
-export const heldBack = (grams: number, pct: number): { firstG: number; restG: number } => ({
-  firstG: grams * (1 - pct / 100),
-  restG: (grams * pct) / 100,
-});
-
 const mapDough = (item: Item, change: (c: Component) => Component): Item => ({
   ...item,
   dough: { ...item.dough, parts: item.dough.parts.map((part) => ({ ...part, components: part.components.map(change) })) },

@@ -1,3 +1,5 @@
+import { bakersPct, hydration } from "./formula";
+import { fillingFor, usableDoughG } from "./yields";
 import { isFlour } from "../ingredients/flour";
 import { FAT_PCT } from "../ingredients/fat";
 import type { Component, Item } from "./schema";
@@ -48,27 +50,28 @@ export function deskTotals(item: Item): DeskTotals {
   const dough = item.dough.parts.flatMap((part) => part.components);
   const flourG = sum(dough.filter((c) => c.flour).map((c) => c.grams));
   const doughG = sum(dough.map((c) => c.grams));
-  const onFlour = (grams: number) => (flourG > 0 ? (100 * grams) / flourG : 0);
-  const of = (share: (id: string) => number) => sum(dough.map((c) => (c.grams * share(matchIngredient(c.name) ?? "")) / 100));
-  const { components, cookingLossPct, handlingLossPct } = item.filling;
-  const cooked = sum(components.map((c) => c.grams * (c.cook ? 1 - cookingLossPct / 100 : 1)));
-  const usableDoughG = doughG * (1 - item.dough.netLossPct / 100);
-  const usableFillingG = cooked * (1 - handlingLossPct / 100);
+  const onFlour = (grams: number) => (flourG > 0 ? bakersPct(grams, flourG) : 0);
+  const named = dough.map((c) => ({ id: matchIngredient(c.name) ?? "", grams: c.grams }));
+  const fatG = sum(named.map((c) => (c.grams * (FAT_PCT[c.id] ?? 0)) / 100));
+  const saltG = sum(named.filter((c) => c.id.startsWith("salt")).map((c) => c.grams));
+  const { components } = item.filling;
+  const usableG = usableDoughG(item, doughG);
+  const { usableG: usableFillingG } = fillingFor(item.filling);
   const { doughG: perDough, fillingG: perFilling } = item.piece;
   return {
     flourG,
     doughG,
-    usableDoughG,
-    hydrationPct: onFlour(of(waterShare)),
-    fatPct: onFlour(of((id) => FAT_PCT[id] ?? 0)),
-    saltPct: onFlour(sum(dough.filter((c) => (matchIngredient(c.name) ?? "").startsWith("salt")).map((c) => c.grams))),
+    usableDoughG: usableG,
+    hydrationPct: flourG > 0 ? hydration({ flourG, lines: named }).hydrationPct : 0,
+    fatPct: onFlour(fatG),
+    saltPct: onFlour(saltG),
     rawFillingG: sum(components.map((c) => c.grams)),
     usableFillingG,
     pct: item.dough.parts.map((part) => part.components.map((c) => onFlour(c.grams))),
     balance:
-      perDough > 0 && perFilling > 0 && usableDoughG > 0 && usableFillingG > 0
+      perDough > 0 && perFilling > 0 && usableG > 0 && usableFillingG > 0
         ? balance({
-            doughG: usableDoughG,
+            doughG: usableG,
             fillingG: usableFillingG,
             doughPerPieceG: perDough,
             fillingPerPieceG: perFilling,

@@ -14,9 +14,13 @@ export function doughFor(input: Losses & { pieces: number }): { doughG: number; 
   return { doughG, lossG: doughG - net };
 }
 
+/** What of a dough reaches the pieces, g. */
+export const usableDough = (input: Omit<Losses, "doughPerPieceG"> & { doughG: number }): number =>
+  Math.max(0, input.doughG - input.bowlLossG * input.batches) * (1 - input.handlingLossPct / 100);
+
 /** Whole pieces from a dough, and what is left over, g. */
 export function piecesFromDough(input: Losses & { doughG: number }): { pieces: number; leftG: number } {
-  const usable = Math.max(0, input.doughG - input.bowlLossG * input.batches) * (1 - input.handlingLossPct / 100);
+  const usable = usableDough(input);
   const pieces = down(usable / input.doughPerPieceG);
   return { pieces, leftG: usable - pieces * input.doughPerPieceG };
 }

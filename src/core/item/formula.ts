@@ -45,6 +45,15 @@ export function gramsFromPercents(input: { lines: readonly PercentLine[]; flourG
   });
 }
 
+/** Grams on the flour, %. Source: definition of the baker's percentage. */
+export const bakersPct = (grams: number, flourG: number): number => (100 * grams) / flourG;
+
+/** How a liquid that is held back goes in: first, then by the spoon, g. */
+export const heldBack = (grams: number, pct: number): { firstG: number; restG: number } => {
+  const restG = (grams * pct) / 100;
+  return { firstG: grams - restG, restG };
+};
+
 /** Grams to baker's percentages. Issues: `inconsistent` lines (no flour). */
 export function percentsFromGrams({
   lines,
@@ -53,7 +62,7 @@ export function percentsFromGrams({
 }): Result<{ flourG: number; pct: Record<string, number>; sumPct: number }> {
   const flourG = sum(lines.filter((line) => line.role === "flour").map((line) => line.grams));
   if (flourG <= 0) return fail({ code: "inconsistent", path: ["lines"], got: flourG, wanted: "some flour" });
-  const pct = added(lines.map(({ id, grams }) => [id, (100 * grams) / flourG]));
+  const pct = added(lines.map(({ id, grams }) => [id, bakersPct(grams, flourG)]));
   return ok({ flourG, pct, sumPct: sum(Object.values(pct)) });
 }
 
@@ -103,9 +112,8 @@ export function holdBack(input: { flourG: number; waterG: number; holdBackPct: n
   finalHydrationPct?: number;
 }> {
   const { flourG, waterG, addedG } = input;
-  const heldG = (waterG * input.holdBackPct) / 100;
-  const firstG = waterG - heldG;
-  const pct = (grams: number) => (100 * grams) / flourG;
+  const { firstG, restG: heldG } = heldBack(waterG, input.holdBackPct);
+  const pct = (grams: number) => bakersPct(grams, flourG);
   if (addedG !== undefined && firstG + addedG > 2 * waterG)
     return fail({ code: "out_of_range", path: ["addedG"], got: addedG, wanted: "no more than twice the water in all" });
   const base = { firstG, heldG, firstHydrationPct: pct(firstG), fullHydrationPct: pct(waterG) };

@@ -1,3 +1,4 @@
+import { fillingFor, usableDoughG } from "./yields";
 import type { Component, Item } from "./schema";
 import { weighLine, type Weighed } from "../ingredients/household";
 import { readOvenTemperature } from "../quantities/oven-text";
@@ -127,9 +128,10 @@ export function itemFromRecipe(form: RecipeForm, like: Item, taken: readonly str
     refuse("out_of_range", "minutes", form.minutes, "minutes in the oven from 1 to 300");
   if (issues.length > 0) return fail(...(issues as [Issue, ...Issue[]]));
 
-  const usableDough = sum(dough.map((c) => c.grams)) * (1 - like.dough.netLossPct / 100);
+  const usableDough = usableDoughG(like, sum(dough.map((c) => c.grams)));
   const { cookingLossPct, handlingLossPct } = like.filling;
-  const usableFilling = sum(filling.map((c) => c.grams)) * (1 - cookingLossPct / 100) * (1 - handlingLossPct / 100);
+  const all = filling.map((c) => ({ ...c, cook: true }));
+  const { usableG: usableFilling } = fillingFor({ components: all, cookingLossPct, handlingLossPct });
   const names = [...dough, ...filling].map((c) => c.name);
   const round = (g: number) => Math.floor(g * 10) / 10;
   return ok({

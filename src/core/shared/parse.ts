@@ -54,6 +54,7 @@ function codeOf(issue: z.core.$ZodIssue, got: unknown): Issue["code"] {
     case "invalid_value":
       return "unknown";
     case "custom":
+      return (issue.params?.code as Issue["code"] | undefined) ?? "unreadable";
     case "invalid_format":
       return "unreadable";
     default:

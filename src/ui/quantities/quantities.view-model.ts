@@ -6,7 +6,8 @@ import { doughPortions, fillingPortion } from "@/core/quantities/portion-text";
 import { wholeUnits } from "@/core/ingredients/whole-units";
 import { overlaps } from "@/core/shared/range";
 import { taskShares } from "@/core/plan/schema";
-import { heldBack, stickyCorrection } from "@/core/item/by-feel";
+import { stickyCorrection } from "@/core/item/by-feel";
+import { heldBack } from "@/core/item/formula";
 import { milderPart } from "@/core/item/dish";
 import type { Guests } from "@/core/gathering/schema";
 

@@ -1,29 +1,30 @@
-import { propagateAllergens } from "./ingredients/allergens";
-import { orderLoads } from "./batching/load-order";
-import { cutWithRerolls, doughFor, doughForRounds, piecesFromDough } from "./item/dough";
-import { wholeEggs } from "./ingredients/eggs";
-import { convertYeast } from "./ingredients/yeast";
-import { balance, fillingYield } from "./item/filling";
-import { gramsFromPercents, holdBack, hydration, pastryByParts, percentsFromGrams } from "./item/formula";
-import { roundUpToCarrier } from "./quantities/round-up";
-import { splitBatches, splitLoads, vesselCapacity } from "./batching/split";
-import { piecesForGuests, piecesFromStock } from "./quantities/count";
-import { piecesByDiet } from "./quantities/count-by-diet";
-import { apportion } from "./quantities/apportion";
-import { displayMass, displayOunces, displayVolume } from "./quantities/display";
-import { coil, cutLog, disc, liningOf, shapeCapacity } from "./quantities/geometry";
-import { piecesOnCarrier, roundsFromSheet } from "./quantities/packing";
-import { parseLine } from "./ingredients/parse-line";
-import { scaleIngredient } from "./quantities/scale";
-import { choosePacks, consolidate, costPerPiece } from "./batching/shopping";
-import { convert } from "./quantities/units";
-import { convertTemperature } from "./quantities/temperature";
-import { ovenDial } from "./quantities/oven-dial";
-import { toGrams } from "./ingredients/grams";
-import { eggs } from "./ingredients/eggs";
-import { readByRules, type Rules } from "./shared/input-rules";
-import { ok, type Result } from "./shared/issue";
-import inputs from "./tables/inputs.json";
+import type { z } from "zod";
+import { propagateAllergens } from "../ingredients/allergens";
+import { orderLoads } from "../batching/load-order";
+import { cutWithRerolls, doughFor, doughForRounds, piecesFromDough } from "../item/dough";
+import { wholeEggs } from "../ingredients/eggs";
+import { convertYeast } from "../ingredients/yeast";
+import { balance, fillingYield } from "../item/filling";
+import { gramsFromPercents, holdBack, hydration, pastryByParts, percentsFromGrams } from "../item/formula";
+import { roundUpToCarrier } from "../quantities/round-up";
+import { splitBatches, splitLoads, vesselCapacity } from "../batching/split";
+import { piecesForGuests, piecesFromStock } from "../quantities/count";
+import { piecesByDiet } from "../quantities/count-by-diet";
+import { apportion } from "../quantities/apportion";
+import { displayMass, displayOunces, displayVolume } from "../quantities/display";
+import { coil, cutLog, disc, liningOf, shapeCapacity } from "../quantities/geometry";
+import { piecesOnCarrier, roundsFromSheet } from "../quantities/packing";
+import { parseLine } from "../ingredients/parse-line";
+import { scaleIngredient } from "../quantities/scale";
+import { choosePacks, consolidate, costPerPiece } from "../batching/shopping";
+import { convert } from "../quantities/units";
+import { convertTemperature } from "../quantities/temperature";
+import { ovenDial } from "../quantities/oven-dial";
+import { toGrams } from "../ingredients/grams";
+import { eggs } from "../ingredients/eggs";
+import { INPUTS } from "./inputs";
+import { readInput } from "./read-input";
+import { ok, type Result } from "../shared/issue";
 
 /** A method of the arithmetic by name: one object in, one object out, or the first fault. */
 export type Method = (input: unknown) => Result<unknown>;
@@ -77,18 +78,16 @@ const FUNCTIONS = {
   "cost.perPiece": costPerPiece,
   "allergens.propagate": propagateAllergens,
   "allergens.order": orderLoads,
-} satisfies Record<string, (input: never) => unknown>;
-
-const RULES = inputs as unknown as Readonly<Record<string, Rules>>;
+} satisfies { readonly [K in keyof typeof INPUTS]: (input: z.output<(typeof INPUTS)[K]>) => unknown };
 
 /** Every method there is; the runner of vector files looks names up here. */
 export const METHODS: Readonly<Record<string, Method | undefined>> = Object.fromEntries(
-  Object.entries(FUNCTIONS).map(([name, run]): [string, Method] => [
+  (Object.keys(FUNCTIONS) as (keyof typeof INPUTS)[]).map((name): [string, Method] => [
     name,
     (input) => {
-      const read = readByRules(RULES[name], input);
+      const read = readInput(INPUTS[name], input);
       if (!read.ok) return read;
-      const answer: unknown = (run as (input: unknown) => unknown)(read.value);
+      const answer: unknown = (FUNCTIONS[name] as (input: unknown) => unknown)(read.value);
       // Some answers say by "ok" whether all is well; a result has a value or issues beside it.
       return isResult(answer) ? answer : ok(answer);
     },

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { METHODS } from "./methods";
-import { pathText } from "./shared/issue-text";
+import { pathText } from "../shared/issue-text";
 
 interface Case {
   readonly in: Record<string, unknown>;
