@@ -7,7 +7,6 @@ import { matchIngredient } from "../ingredients/names";
 import { fail, ok, type Result } from "../shared/issue";
 import { sum } from "../shared/rounding";
 import { balance } from "./filling";
-import { waterShare } from "../ingredients/water";
 
 /** Where a component stands: a part of the dough (its place), or the filling. */
 export type Place = { readonly in: "dough"; readonly part: number } | { readonly in: "filling" };

@@ -1,4 +1,4 @@
-import { fields, filled, num, oneOf, whole } from "../field";
+import { fields, filled, num, oneOf } from "../field";
 
 /** What these methods accept, in the order in which their fields are checked. */
 export const UNITS = {
