@@ -1,6 +1,7 @@
 import { demoInput, expectRequest } from "@tests/demo";
 import { makePlan } from "./pipeline";
 import { quantitiesOf } from "./quantities";
+import { changeText } from "./what-if-text";
 import { byGain, changesFor, gainOf } from "./what-if";
 
 describe("one change at a time", () => {
@@ -11,7 +12,7 @@ describe("one change at a time", () => {
       expect(new Set(changes.map((c) => c.id)).size).toBe(changes.length);
       for (const change of changes) expect(() => quantitiesOf(change.request)).not.toThrow();
     }
-    expect(changesFor(expectRequest(demoInput("launch-night"))).map((c) => c.text)).toEqual(
+    expect(changesFor(expectRequest(demoInput("launch-night"))).map((c) => changeText(c.kind))).toEqual(
       expect.arrayContaining(["one more tray", "serving 15 min later", expect.stringContaining("a second pair of hands")]),
     );
   });
@@ -25,7 +26,12 @@ describe("one change at a time", () => {
     expect(gain.laterStart).toBeLessThanOrEqual(30);
   });
   test("what makes it possible comes first, then what makes it cheaper", () => {
-    const gain = (id: string, possible: boolean, cheaper?: number) => ({ id, text: id, possible, cheaper });
+    const gain = (id: string, possible: boolean, cheaper?: number) => ({
+      id,
+      kind: { code: "steamer-tier" } as const,
+      possible,
+      cheaper,
+    });
     expect([gain("a", false), gain("b", true, 2), gain("c", true, 9)].sort(byGain).map((g) => g.id)).toEqual(["c", "b", "a"]);
   });
 });

@@ -5,11 +5,22 @@ import type { Plan } from "./schema";
 import type { PlanRequest } from "./request";
 import { resolveItem } from "../item/resolve";
 
+/** What a change is, in codes. Worded in `what-if-text.ts`. */
+export type ChangeKind =
+  | { readonly code: "one-more"; readonly equipment: string }
+  | { readonly code: "steamer-tier" }
+  | { readonly code: "oven-shelf" }
+  /** Clock times. */
+  | { readonly code: "helper"; readonly from: string; readonly to: string }
+  | { readonly code: "together"; readonly part: "dough" | "filling"; readonly items: readonly string[]; readonly apart: boolean }
+  | { readonly code: "filling-ahead"; readonly item: string }
+  | { readonly code: "without"; readonly item: string }
+  | { readonly code: "later"; readonly minutes: number };
+
 /** One change to a day, to see what it would bring. */
 export interface Change {
   readonly id: string;
-  /** "one more tray" */
-  readonly text: string;
+  readonly kind: ChangeKind;
   readonly request: PlanRequest;
 }
 
@@ -19,14 +30,8 @@ const HELP = { from: 90, to: 30 } as const;
 
 type Equipment = PlanRequest["kitchen"]["equipment"];
 
-/** Equipment of which one more could be borrowed, with its name. */
-const MORE: readonly (readonly [key: keyof Equipment & string, text: string])[] = [
-  ["tray", "one more tray"],
-  ["board", "one more board"],
-  ["lidded-pan", "a second lidded pan"],
-  ["hob", "one more hob ring"],
-  ["fridge-shelf", "one more fridge shelf"],
-];
+/** Equipment of which one more could be borrowed. */
+const MORE: readonly (keyof Equipment & string)[] = ["tray", "board", "lidded-pan", "hob", "fridge-shelf"];
 
 /** Changes that could help this day: a piece of equipment, hands, work done before, less to make, or more time. */
 export function changesFor(request: PlanRequest): Change[] {
@@ -36,18 +41,23 @@ export function changesFor(request: PlanRequest): Change[] {
   const used = new Set(
     request.items.flatMap((item) => item.steps.flatMap((step) => step.equipment.flatMap((e) => [e.id, e.or ?? e.id]))),
   );
-  const withEquipment = (id: string, text: string, next: object) =>
-    changes.push({ id, text, request: { ...request, kitchen: { ...kitchen, equipment: { ...equipment, ...next } } } });
-  for (const [key, text] of MORE) {
+  const withEquipment = (id: string, kind: ChangeKind, next: object) =>
+    changes.push({ id, kind, request: { ...request, kitchen: { ...kitchen, equipment: { ...equipment, ...next } } } });
+  for (const key of MORE) {
     const own = equipment[key] as { count: number } | undefined;
-    if (own && used.has(key)) withEquipment(`more-${key}`, text, { [key]: { ...own, count: own.count + 1 } });
+    if (own && used.has(key))
+      withEquipment(`more-${key}`, { code: "one-more", equipment: key }, { [key]: { ...own, count: own.count + 1 } });
   }
   if (equipment.steamer && used.has("steamer"))
-    withEquipment("tier", "a steamer tier more", { steamer: { ...equipment.steamer, tiers: equipment.steamer.tiers + 1 } });
+    withEquipment("tier", { code: "steamer-tier" }, { steamer: { ...equipment.steamer, tiers: equipment.steamer.tiers + 1 } });
   if (equipment.oven && used.has("oven"))
-    withEquipment("shelf", "an oven shelf more", {
-      oven: { ...equipment.oven, shelfPositions: equipment.oven.shelfPositions + 1 },
-    });
+    withEquipment(
+      "shelf",
+      { code: "oven-shelf" },
+      {
+        oven: { ...equipment.oven, shelfPositions: equipment.oven.shelfPositions + 1 },
+      },
+    );
   const waves = gathering.waves.filter((wave) => wave.items.length > 0);
   const first = waves.length > 0 ? Math.min(...waves.map((wave) => minutesOfClock(wave.time)!)) : undefined;
   if (first !== undefined && first > HELP.from) {
@@ -60,17 +70,17 @@ export function changesFor(request: PlanRequest): Change[] {
     };
     changes.push({
       id: "hands",
-      text: `a second pair of hands from ${helper.hours[0].from} to ${helper.hours[0].to}`,
+      kind: { code: "helper", from: helper.hours[0].from, to: helper.hours[0].to },
       request: { ...request, kitchen: { ...kitchen, cooks: [...kitchen.cooks, helper] } },
     });
   }
   const common = alikeGroups(quantitiesOf(request).expansion.workload.groups);
   if (common.length > 0) {
     const [{ part }] = common[0];
-    const names = [...new Set(common.flatMap((set) => set.map((group) => group.item.name)))].join(" and ");
+    const names = [...new Set(common.flatMap((set) => set.map((group) => group.item.name)))];
     changes.push({
       id: "together",
-      text: `the ${part} of ${names} made ${gathering.mixTogether ? "apart" : "once for all"}`,
+      kind: { code: "together", part, items: names, apart: gathering.mixTogether === true },
       request: { ...request, gathering: { ...gathering, mixTogether: !gathering.mixTogether } },
     });
   }
@@ -83,7 +93,7 @@ export function changesFor(request: PlanRequest): Change[] {
     if (through && !gathering.doneAhead.some((ahead) => ahead.recipe === recipe))
       changes.push({
         id: `ahead-${recipe}`,
-        text: `the filling of ${item.name} done the day before`,
+        kind: { code: "filling-ahead", item: item.name },
         request: {
           ...request,
           gathering: { ...gathering, doneAhead: [...gathering.doneAhead, { recipe, through: through.id }] },
@@ -92,7 +102,7 @@ export function changesFor(request: PlanRequest): Change[] {
     if (recipes.size > 1)
       changes.push({
         id: `without-${recipe}`,
-        text: `without ${item.name}`,
+        kind: { code: "without", item: item.name },
         request: {
           ...request,
           gathering: {
@@ -106,7 +116,7 @@ export function changesFor(request: PlanRequest): Change[] {
   if (waves.length > 0 && waves.every((wave) => minutesOfClock(wave.time)! + LATER_MIN < 24 * 60))
     changes.push({
       id: "later",
-      text: `serving ${LATER_MIN} min later`,
+      kind: { code: "later", minutes: LATER_MIN },
       request: {
         ...request,
         gathering: {
@@ -120,7 +130,7 @@ export function changesFor(request: PlanRequest): Change[] {
 
 export interface Gain {
   readonly id: string;
-  readonly text: string;
+  readonly kind: ChangeKind;
   /** Whether a timetable was found with the change. */
   readonly possible: boolean;
   /** Minutes that the first hands-on work may begin later, < 0: earlier; undefined without a plan to compare with. */
@@ -137,7 +147,7 @@ export function gainOf(change: Change, plan: Plan, base: Plan | undefined): Gain
   const compared = possible && base && base.solution.tasks.length > 0 && plan.origin === base.origin;
   return {
     id: change.id,
-    text: change.text,
+    kind: change.kind,
     possible,
     ...(compared && { laterStart: startOf(plan) - startOf(base), cheaper: base.solution.cost - plan.solution.cost }),
   };

@@ -35,6 +35,8 @@ interface Answer {
   readonly after: number;
   readonly found: Slip | undefined;
   readonly still: boolean;
+  /** The worker broke down before it had an answer. */
+  readonly broke?: boolean;
 }
 
 /** What it comes to when this step takes longer than planned: which wave is late, and what moves. */
@@ -57,14 +59,15 @@ export function RunsLate({ plan, task, targets, cooks }: Props) {
       if (run.current === mine) setSlip({ after: minutes, found: read(made), still: true });
     });
     run.current = mine;
-    mine.done
-      .then(read)
-      .catch(() => undefined)
-      .then((found) => {
-        if (run.current !== mine) return;
-        setSlip({ after: minutes, found, still: false });
-        prepare(plan);
-      });
+    const told = (found: Slip | undefined, broke: boolean) => {
+      if (run.current !== mine) return;
+      setSlip({ after: minutes, found, still: false, broke });
+      prepare(plan);
+    };
+    mine.done.then(
+      (made) => told(read(made), false),
+      () => told(undefined, true),
+    );
   };
   return (
     <Box sx={{ mt: 1.5 }} role="group" aria-label="If it runs late">
@@ -84,7 +87,11 @@ export function RunsLate({ plan, task, targets, cooks }: Props) {
         <Box role="status" sx={{ mt: 0.75, fontSize: "0.85rem" }}>
           {slip.found && <WhatItComesTo plan={plan} slip={slip.found} after={slip.after} targets={targets} cooks={cooks} />}
           {slip.still && <Box sx={{ color: COLOUR.soft }}>Planning the rest of the day …</Box>}
-          {!slip.still && !slip.found && `No way found in ${SECONDS} s to go on from there.`}
+          {!slip.still &&
+            !slip.found &&
+            (slip.broke
+              ? "The planner broke down before it had an answer: ask once more."
+              : `No way found in ${SECONDS} s to go on from there.`)}
         </Box>
       )}
     </Box>

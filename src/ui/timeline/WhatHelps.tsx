@@ -8,7 +8,10 @@ import { useEffect, useRef, useState } from "react";
 import type { Plan } from "@/core/plan/schema";
 import type { PlanRequest } from "@/core/plan/request";
 import { byGain, changesFor, gainOf, type Gain } from "@/core/plan/what-if";
-import { lengthText } from "@/core/shared/clock";
+import { changeText } from "@/core/plan/what-if-text";
+import { lengthText, minutesOfClock } from "@/core/shared/clock";
+import { Banner } from "../kit/Banner";
+import { useDisplay } from "../kit/use-display";
 import { runPlan, type Run } from "@/workers/plan.client";
 import { COLOUR } from "../theme/tokens";
 
@@ -22,6 +25,10 @@ const WORTH = 1;
 export function WhatHelps({ request, base }: { request: PlanRequest; base: Plan | undefined }) {
   const [gains, setGains] = useState<readonly Gain[] | undefined>(undefined);
   const [left, setLeft] = useState(0);
+  /** Changes whose worker broke down. */
+  const [broken, setBroken] = useState(0);
+  const { clock } = useDisplay();
+  const timeText = (time: string) => clock(minutesOfClock(time) ?? 0);
   const runs = useRef(new Set<Run<Plan>>());
   const stop = () => {
     runs.current.forEach((run) => run.cancel());
@@ -35,17 +42,20 @@ export function WhatHelps({ request, base }: { request: PlanRequest; base: Plan 
   const start = () => {
     const waiting = changesFor(request);
     setGains([]);
+    setBroken(0);
     setLeft(waiting.length);
-    const plan = (what: PlanRequest, then: (plan: Plan) => void) => {
+    const plan = (what: PlanRequest, then: (plan: Plan | undefined) => void) => {
       const run = runPlan(
         { ...what, solve: { ...what.solve, seconds: SECONDS } },
         { better: () => undefined, progress: () => undefined },
       );
       runs.current.add(run);
-      run.done
-        .then((made) => runs.current.has(run) && then(made))
-        .catch(() => undefined)
-        .finally(() => runs.current.delete(run));
+      const told = (made: Plan | undefined) => {
+        if (!runs.current.delete(run)) return;
+        if (!made) setBroken((n) => n + 1);
+        then(made);
+      };
+      run.done.then(told, () => told(undefined));
     };
     // The day as it is gets the same time first, so that a change is not praised for what more searching would bring.
     let asItIs = base;
@@ -53,14 +63,13 @@ export function WhatHelps({ request, base }: { request: PlanRequest; base: Plan 
       const change = waiting.shift();
       if (!change) return;
       plan(change.request, (made) => {
-        setGains((all) => [...(all ?? []), gainOf(change, made, asItIs)].sort(byGain));
+        if (made) setGains((all) => [...(all ?? []), gainOf(change, made, asItIs)].sort(byGain));
         setLeft((n) => Math.max(0, n - 1));
         next();
       });
     };
     plan(request, (made) => {
-      const better = made.solution.tasks.length > 0 && (!base || made.solution.cost < base.solution.cost);
-      if (better) asItIs = made;
+      if (made && made.solution.tasks.length > 0 && (!base || made.solution.cost < base.solution.cost)) asItIs = made;
       for (let k = 0; k < SIDE_BY_SIDE; k++) next();
     });
   };
@@ -82,11 +91,16 @@ export function WhatHelps({ request, base }: { request: PlanRequest; base: Plan 
           </Button>
         )}
       </Box>
+      {broken > 0 && (
+        <Banner kind="caution" role="status">
+          {broken === 1 ? "One change" : `${broken} changes`} could not be tried: the planner broke down. “Try again” asks anew.
+        </Banner>
+      )}
       {gains && gains.length > 0 && (
         <Box component="ol" sx={{ m: 0, mt: 1, pl: 2.5, fontSize: "0.875rem" }}>
           {gains.map((gain) => (
             <Box component="li" key={gain.id} sx={{ color: gain.possible ? COLOUR.ink : COLOUR.soft, py: 0.25 }}>
-              <strong>{gain.text}</strong>: {gainText(gain)}
+              <strong>{changeText(gain.kind, timeText)}</strong>: {gainText(gain)}
             </Box>
           ))}
         </Box>

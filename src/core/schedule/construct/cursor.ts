@@ -4,8 +4,6 @@ import { AnchorWalk, type Wish } from "./anchor-walk";
 import { Ties } from "./ties";
 import type { Windows } from "./windows";
 
-export type { Wish } from "./anchor-walk";
-
 /**
  * Walks through the placements of one task, best wish first, and takes each that the resources allow.
  * The anchor is the end (wish late or a minute) or the start (wish early); a stretchable task has an inner walk over

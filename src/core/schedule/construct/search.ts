@@ -1,6 +1,7 @@
 import { Schedule, Guess, sameChoices, costOf } from "./schedule";
 import type { Chance } from "../../shared/chance";
-import { Cursor, type Wish } from "./cursor";
+import type { Wish } from "./anchor-walk";
+import { Cursor } from "./cursor";
 import { CostBound } from "./cost-bound";
 import type { Model } from "../model";
 import { Occupancy } from "./occupancy";

@@ -1,5 +1,5 @@
 import type { Chance } from "../../shared/chance";
-import type { Wish } from "./cursor";
+import type { Wish } from "./anchor-walk";
 import type { Model } from "../model";
 import type { Schedule } from "./schedule";
 

@@ -1,5 +1,5 @@
 import type { Budget } from "../budget";
-import type { Wish } from "../construct/cursor";
+import type { Wish } from "../construct/anchor-walk";
 import { luby } from "../lcg/clause-search";
 import { freeAround } from "./neighbourhood";
 import type { Guess, Schedule } from "../construct/schedule";

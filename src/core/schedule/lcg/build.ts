@@ -2,7 +2,8 @@ import { Moment } from "./moment";
 import type { Model, ModelUse } from "../model";
 import { mostUnits, NO_PART } from "../model";
 import { addChamber, type Load } from "./chamber";
-import { Cumulative, type Demand } from "./cumulative";
+import { Cumulative } from "./cumulative";
+import type { Demand } from "./intervals";
 import { Engine } from "./engine";
 import { Objective, type Term } from "./objective";
 

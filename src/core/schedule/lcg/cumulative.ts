@@ -3,8 +3,6 @@ import { Intervals, type Demand } from "./intervals";
 import { Slots } from "./slots";
 import { UsageProfile } from "./usage-profile";
 
-export type { Demand } from "./intervals";
-
 /**
  * Units of a pool minute by minute: what must be taken whatever happens is summed up, and no interval may lie where
  * that leaves too little. Explained by the intervals that cover the minute in question, pointwise.
