@@ -124,7 +124,7 @@ test("a database that does not answer is an issue with its reason, not a broken 
     },
   };
   try {
-    expect(said(await saveGathering(document, 1))).toContain('("database is locked")');
+    expect(said(await saveGathering(document, 1))).toContain("did not work: database is locked");
   } finally {
     holder.unisynthDatabase = real;
   }

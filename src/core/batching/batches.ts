@@ -116,7 +116,7 @@ export function batchesOf(groups: readonly Group[], demands: readonly Demand[]):
 }
 
 /** What one weighing comes to for each of the items that it is for. */
-export interface Shared {
+export interface ItemPart {
   readonly item: string;
   readonly pieces: number;
   readonly totalG: number;
@@ -125,7 +125,7 @@ export interface Shared {
 /** A batch as it stands at the scale: with those it is mixed or cooked in one with. */
 export interface Weighing extends Batch {
   /** Its parts by item; one where nothing is made together. */
-  readonly shares: readonly Shared[];
+  readonly shares: readonly ItemPart[];
 }
 
 /** Batches as they are weighed: those that are made together as one, with the first one's item and range. */

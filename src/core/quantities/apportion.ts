@@ -11,7 +11,7 @@ export function evenParts(total: number, parts: number): number[] {
   return Array.from({ length: parts }, (_, i) => base + (i < extra ? 1 : 0));
 }
 
-export interface Share {
+export interface Apportioned {
   readonly id: string;
   readonly weight: number;
   readonly min: number;
@@ -27,7 +27,7 @@ export function apportion({
   shares,
 }: {
   total: number;
-  shares: readonly Share[];
+  shares: readonly Apportioned[];
 }): Result<{ counts: Record<string, number> }> {
   const most = shares.map((share) => share.max ?? Infinity);
   const crossed = shares.findIndex((share, i) => most[i] < share.min);
@@ -55,14 +55,14 @@ export function apportion({
   return exact ? ok({ counts: countsOf(shares, wholeShares(total, shares, most, exact)) }) : impossible();
 }
 
-const countsOf = (shares: readonly Share[], counts: readonly number[]): Record<string, number> => {
+const countsOf = (shares: readonly Apportioned[], counts: readonly number[]): Record<string, number> => {
   const out: Record<string, number> = {};
   shares.forEach(({ id }, i) => (out[id] = (out[id] ?? 0) + counts[i]));
   return out;
 };
 
 /** Shares clamp(λ × weight, min, max) that add up to the total; their sum is piecewise linear in λ and is solved exactly. */
-function exactShares(total: number, shares: readonly Share[], most: readonly number[]): number[] | undefined {
+function exactShares(total: number, shares: readonly Apportioned[], most: readonly number[]): number[] | undefined {
   const at = (lambda: number) =>
     shares.map(({ weight, min }, i) => (weight === 0 ? min : Math.min(most[i], Math.max(min, lambda * weight))));
   const bends = [0, ...shares.flatMap(({ weight, min }, i) => (weight > 0 ? [min / weight, most[i] / weight] : []))]
@@ -86,7 +86,7 @@ function exactShares(total: number, shares: readonly Share[], most: readonly num
   return undefined;
 }
 
-function wholeShares(total: number, shares: readonly Share[], most: readonly number[], exact: readonly number[]): number[] {
+function wholeShares(total: number, shares: readonly Apportioned[], most: readonly number[], exact: readonly number[]): number[] {
   const counts = exact.map(down);
   let rest = total - sum(counts);
   const fraction = (i: number) => Math.round((exact[i] - Math.floor(exact[i] + EPSILON)) * 1e9);

@@ -19,7 +19,7 @@ const REASON: Record<Issue["code"], (issue: Issue) => string> = {
   unreadable: (issue) => `is ${shown(issue.got)} and cannot be read`,
   inconsistent: (issue) => `is ${shown(issue.got)}, which does not fit with the rest`,
   conflict: (issue) => (issue.got === null ? "is no longer there" : "was changed elsewhere in the meantime"),
-  failed: (issue) => `did not work${issue.got === undefined ? "" : ` (${shown(issue.got)})`}`,
+  failed: (issue) => `did not work${typeof issue.got === "string" ? `: ${issue.got}` : ""}`,
   infeasible: (issue) => `is ${shown(issue.got)}, which cannot be met`,
 };
 

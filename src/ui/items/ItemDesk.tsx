@@ -67,7 +67,7 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
   return (
     <>
       <TopBar>
-        <SavingState form={form} name="The item" />
+        <SavingState form={form} name="the item" />
       </TopBar>
       {conflict && <ConflictDialog conflict={conflict} onResolve={form.resolve} />}
       <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5 }}>

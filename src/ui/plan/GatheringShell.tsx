@@ -61,7 +61,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
             >
               Undo
             </Button>
-            <SavingState form={form} name="The gathering" />
+            <SavingState form={form} name="the gathering" />
           </Box>
         </Box>
         <Box component="nav" aria-label="Views" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>

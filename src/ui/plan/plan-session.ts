@@ -4,7 +4,7 @@ import type { Plan } from "@/core/plan/schema";
 import type { Progress } from "@/core/schedule/budget";
 import { fail, type Issue, type Result } from "@/core/shared/issue";
 import type { Run } from "@/workers/plan.client";
-import { PAUSE_MS } from "../session/document-session";
+import { NO_ANSWER, PAUSE_MS } from "../session/document-session";
 import type { Timers } from "../session/platform";
 import { checkDraft, planKey, type Checked, type Draft, type Source } from "./plan-state";
 
@@ -266,7 +266,7 @@ export class PlanSession {
   private keep({ request, plan }: GoodPlan, search: KeptPlan["search"]): void {
     this.options
       .keep({ request, plan, search } as KeptPlan)
-      .catch((error: unknown): Result<unknown> => fail({ code: "failed", path: [], got: String((error as Error).message) }))
+      .catch((): Result<unknown> => fail({ code: "failed", path: [], got: NO_ANSWER }))
       .then((answer) => this.tell({ notKept: answer.ok ? undefined : answer.issues[0] }));
   }
 

@@ -8,7 +8,7 @@ import type { Saving } from "./document-session";
 const TEXT: Readonly<Record<Saving, string>> = {
   saved: "Saved",
   saving: "Saving …",
-  "not-saved": "Not saved; kept here",
+  "not-saved": "Not saved, kept here",
   invalid: "Not saved yet: a field needs you",
   conflict: "Not saved: changed elsewhere too",
 };
@@ -25,7 +25,7 @@ export function SavingState<T extends object>({
     <Box sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap" }}>
       <span role="status">
         {TEXT[saving]}
-        {saving === "not-saved" && issue && `: ${issueText(issue, issue.path.length === 0 ? name : undefined)}`}
+        {saving === "not-saved" && issue && `. ${issueText(issue, issue.path.length === 0 ? `Saving ${name}` : undefined)}`}
       </span>
       {saving === "not-saved" && (
         <Button size="small" variant="outlined" onClick={retry} sx={{ color: "inherit", borderColor: "currentColor" }}>

@@ -11,7 +11,8 @@ export function fieldText(path: Path, document: unknown): string {
     const name = entry !== null && typeof entry === "object" ? (entry as { name?: unknown }).name : undefined;
     return typeof name === "string" && name !== "" ? name : `no. ${key + 1}`;
   });
-  return parts.join(" · ");
+  const text = parts.join(" · ");
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 const LONGEST = 160;

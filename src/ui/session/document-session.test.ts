@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from "@/core/shared/issue";
-import { DocumentSession, PAUSE_MS, type Revised } from "./document-session";
+import { DocumentSession, NO_ANSWER, PAUSE_MS, type Revised } from "./document-session";
 import { handTimers, memoryStore, tabs } from "./testing";
 
 interface Note {
@@ -79,7 +79,7 @@ test("a saving that fails is told, tried again by itself, and goes through with 
   expect(session.state).toMatchObject({ saving: "not-saved", issue: { code: "failed", got: "database is locked" } });
   expect(session.unsaved).toBe(true);
   await timers.pass(2000);
-  expect(session.state).toMatchObject({ saving: "not-saved", issue: { got: "no connection" } });
+  expect(session.state).toMatchObject({ saving: "not-saved", issue: { got: NO_ANSWER } });
   session.change((note) => ({ ...note, line: "by the lake" }));
   await timers.pass(60_000);
   expect(session.state.saving).toBe("saved");

@@ -7,6 +7,8 @@ export const PAUSE_MS = 350;
 /** A saving that failed is tried again after this long, and then after twice as long each time, up to a minute, ms. */
 const RETRY_MS = 2000;
 const MOST_RETRY_MS = 60_000;
+/** Why a saving failed to which nothing was answered: the line is cut, or the server is away. */
+export const NO_ANSWER = "the server does not answer";
 /** Changes within so many ms are taken back as one, ms. */
 const ONE_CHANGE_MS = 700;
 /** How many changes can be taken back. */
@@ -180,9 +182,7 @@ export class DocumentSession<T extends object> {
     this.sending = true;
     this.options
       .save(draft, this.base.revision)
-      .catch((error: unknown): Result<{ revision: number }> =>
-        fail({ code: "failed", path: [], got: String((error as Error).message) }),
-      )
+      .catch((): Result<{ revision: number }> => fail({ code: "failed", path: [], got: NO_ANSWER }))
       .then((answer) => {
         this.sending = false;
         this.answered(draft, answer);

@@ -77,8 +77,8 @@ function horizonOf(request: PlanRequest, days: PlanDays, demands: readonly Deman
 const clean = (task: TaskInput): TaskInput => ({
   ...task,
   uses: task.uses?.map((use) => {
-    const { share, ...rest } = use as EquipmentUse;
-    void share;
+    const { fraction, ...rest } = use as EquipmentUse;
+    void fraction;
     return rest;
   }),
 });

@@ -31,8 +31,8 @@ export function poolResources(
   const pools: ResourceInput[] = [];
   for (const pool of new Set(shares.map((entry) => entry.pool))) {
     const own = shares.filter((entry) => entry.pool === pool);
-    const factor = wholeFactor(own.map(({ use }) => use.share!));
-    for (const { use } of own) use.amount = Math.max(1, Math.round(use.share! * factor));
+    const factor = wholeFactor(own.map(({ use }) => use.fraction!));
+    for (const { use } of own) use.amount = Math.max(1, Math.round(use.fraction! * factor));
     pools.push({ id: pool, kind: "pool", capacity: Math.floor((poolSize(pool, kitchen) ?? 0) * factor + 1e-9) });
   }
   const about = tasks.some((task) => task.uses?.some((use) => use.resource === ABOUT));

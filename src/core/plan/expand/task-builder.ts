@@ -72,7 +72,7 @@ export class TaskBuilder {
     const equipment = equipmentUses(work, tends, this.kitchen, capacitiesOf(work.item, this.kitchen), this.fryRank, (obstacle) =>
       this.obstacles.add(obstacle),
     );
-    for (const use of equipment) if (use.share !== undefined) poolUses.push({ use, pool: use.resource as string });
+    for (const use of equipment) if (use.fraction !== undefined) poolUses.push({ use, pool: use.resource as string });
     const source = sourceOf(work, this.byHand.has(step), window);
     const about = infoOf(work, this.kitchen, this.steps.keyOf(work.item, step), source);
     this.info.set(work.id, about);

@@ -39,8 +39,8 @@ export function addLinks(
 
 export function addWaits(tasks: TaskInput[], linked: Linked, shares: { use: EquipmentUse; pool: string }[]): void {
   const byId = new Map(tasks.map((task) => [task.id, task]));
-  const take = (pool: string, share: number): EquipmentUse => {
-    const use: EquipmentUse = { resource: pool, share };
+  const take = (pool: string, fraction: number): EquipmentUse => {
+    const use: EquipmentUse = { resource: pool, fraction };
     shares.push({ use, pool });
     return use;
   };

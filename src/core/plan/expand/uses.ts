@@ -17,7 +17,7 @@ export const ABOUT = "somebody-about";
 
 export interface EquipmentUse extends UseInput {
   /** Amount before fractions are made whole, with the pool it belongs to. */
-  readonly share?: number;
+  readonly fraction?: number;
 }
 
 /** What a work takes of the equipment; what the kitchen lacks goes to `lacks`. */
@@ -43,7 +43,7 @@ export function equipmentUses(
         lacks({ code: "too-hot", ...at, equipment: entry.id, settingC: setting, mostC: most });
       else uses.push(chamberUse(entry.id, ids, setting, work, kitchen, fryRank));
       if (entry.id === "steamer" && poolSize("steamer-tier", kitchen))
-        uses.push({ resource: "steamer-tier", share: tiersOf(work, capacities, kitchen) });
+        uses.push({ resource: "steamer-tier", fraction: tiersOf(work, capacities, kitchen) });
       continue;
     }
     const id = isCarrier(entry.id) && work.carrier ? work.carrier : entry.id;
@@ -54,13 +54,13 @@ export function equipmentUses(
       continue;
     }
     const each = entry.amount ?? 1;
-    const share = id === "tins" ? piecesIn(work) : isCarrier(id) ? each * work.carriers : each;
-    if (share > there) {
-      lacks({ code: "too-few", ...at, equipment: id, needed: share, there });
+    const fraction = id === "tins" ? piecesIn(work) : isCarrier(id) ? each * work.carriers : each;
+    if (fraction > there) {
+      lacks({ code: "too-few", ...at, equipment: id, needed: fraction, there });
       continue;
     }
-    if (!small || step.attention === "hands-on") uses.push({ resource: id, share });
-    else for (const tend of tends) uses.push({ resource: id, share, from: tend.from, minutes: Math.max(...tend.minutes) });
+    if (!small || step.attention === "hands-on") uses.push({ resource: id, fraction });
+    else for (const tend of tends) uses.push({ resource: id, fraction, from: tend.from, minutes: Math.max(...tend.minutes) });
   }
   return uses;
 }
@@ -102,9 +102,9 @@ export function handUses(work: Work, tends: readonly Tend[], cooks: readonly Coo
   return uses;
 }
 
-/** Smallest whole factor that makes every share of a pool a whole number. */
+/** Smallest whole factor that makes every fraction of a pool a whole number. */
 export function wholeFactor(shares: readonly number[]): number {
-  const whole = (k: number) => shares.every((share) => Math.abs(share * k - Math.round(share * k)) < 1e-9);
+  const whole = (k: number) => shares.every((fraction) => Math.abs(fraction * k - Math.round(fraction * k)) < 1e-9);
   for (let k = 1; k <= 100; k++) if (whole(k)) return k;
   return 1000;
 }

@@ -1,5 +1,5 @@
 import { shopBound, type Shop } from "../jobshop/shop";
-import { Shares } from "../lcg/decomposition-bound";
+import { Parts } from "../lcg/decomposition-bound";
 import { EQUAL, type Known } from "./known";
 
 /** Tasks in each share at first; twice as many when those are settled, and so on. */
@@ -10,7 +10,7 @@ const LOOKS = 8;
 /** The cost that no schedule goes below, from all that is known of a problem. */
 export class Bounds {
   private readonly floor: number;
-  private shares: Shares | undefined;
+  private shares: Parts | undefined;
   private most = FIRST_SHARE / 2;
   private fromShares = 0;
 
@@ -38,7 +38,7 @@ export class Bounds {
     if (!this.shares || this.shares.done) {
       if (2 * this.most >= model.n) return false;
       this.most *= 2;
-      this.shares = new Shares(model, orders.low, orders.high, best!, this.most, search.leastEnds, chance, late);
+      this.shares = new Parts(model, orders.low, orders.high, best!, this.most, search.leastEnds, chance, late);
     }
     for (let look = 0; look < LOOKS && !spent(); look++) this.shares.step(spent);
     this.fromShares = Math.max(this.fromShares, this.shares.bound);

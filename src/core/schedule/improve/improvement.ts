@@ -1,7 +1,7 @@
 import type { Budget } from "../budget";
 import type { Shop } from "../jobshop/shop";
 import { ShopTabu } from "../jobshop/tabu";
-import { LearningSearch } from "../lcg/clause-search";
+import { ClauseSearch } from "../lcg/clause-search";
 import { pieceOf } from "../lcg/subproblem";
 import { freeSome } from "./neighbourhood";
 import { costOf, type Schedule } from "../construct/schedule";
@@ -187,7 +187,7 @@ export class Improvement {
     const piece = pieceOf(model, best, freed, low, high, REACH[chance.below(REACH.length)]);
     if (!piece) return undefined;
     const { like, tasks, from } = piece;
-    const outcome = new LearningSearch(piece.model, piece.low, piece.high, chance).run({
+    const outcome = new ClauseSearch(piece.model, piece.low, piece.high, chance).run({
       target: costOf(piece.model, like.starts, like.ends) - CHEAPER,
       conflicts: NEAR.conflicts,
       spent,

@@ -1,5 +1,5 @@
 import { seeded, type Chance } from "../../shared/chance";
-import { LearningSearch } from "../lcg/clause-search";
+import { ClauseSearch } from "../lcg/clause-search";
 import { compile, type Model } from "../model";
 import type { Problem } from "../problem";
 import { Search } from "../construct/search";
@@ -26,7 +26,7 @@ export class Known {
   readonly chance: Chance;
   readonly search: Search;
   private readonly lates: Uint8Array;
-  private learns: LearningSearch | undefined;
+  private learns: ClauseSearch | undefined;
   private order: Orders | undefined;
 
   constructor(problem: Problem, seed: number) {
@@ -40,15 +40,15 @@ export class Known {
   readonly late = (task: number): boolean => this.lates[task] === 1;
 
   /** The search that learns, where it has been made. */
-  get learnt(): LearningSearch | undefined {
+  get learnt(): ClauseSearch | undefined {
     return this.learns;
   }
 
   /** The search that learns; undefined where the problem is too large for it. */
-  get learning(): LearningSearch | undefined {
+  get learning(): ClauseSearch | undefined {
     if (!this.learns && this.model.n <= LEARNING_MOST) {
       this.search.clear();
-      this.learns = new LearningSearch(this.model, this.search.windows.lo, this.search.windows.hi, this.chance);
+      this.learns = new ClauseSearch(this.model, this.search.windows.lo, this.search.windows.hi, this.chance);
     }
     return this.learns;
   }

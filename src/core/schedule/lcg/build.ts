@@ -3,7 +3,7 @@ import type { Model, ModelUse } from "../model";
 import { mostUnits, NO_PART } from "../model";
 import { addChamber, type Load } from "./chamber";
 import { Cumulative } from "./cumulative";
-import type { Demand } from "./intervals";
+import type { Interval } from "./intervals";
 import { Engine } from "./engine";
 import { Objective, type Term } from "./objective";
 
@@ -63,9 +63,9 @@ export function build(model: Model, low: Int32Array, high: Int32Array): Built {
     }),
   );
 
-  const demands: Demand[][] = Array.from({ length: model.resourceCount }, () => []);
+  const demands: Interval[][] = Array.from({ length: model.resourceCount }, () => []);
   const loads: Load[][] = Array.from({ length: model.resourceCount }, () => []);
-  const shared = new Map<string, { resources: Int32Array; demands: Demand[] }>();
+  const shared = new Map<string, { resources: Int32Array; demands: Interval[] }>();
   model.uses.forEach((uses, i) =>
     uses.forEach((use, u) => {
       use.resources.forEach((r, c) => {
@@ -74,7 +74,7 @@ export function build(model: Model, low: Int32Array, high: Int32Array): Built {
           loads[r].push({ task: i, start: start[i], end: end[i], use, taken: x });
           return;
         }
-        const demand = demandOf(model, i, use, c, start[i], end[i], x);
+        const demand = intervalOf(model, i, use, c, start[i], end[i], x);
         if (demand) demands[r].push(demand);
       });
       if (use.chamber || use.resources.length < 2) return;
@@ -83,7 +83,7 @@ export function build(model: Model, low: Int32Array, high: Int32Array): Built {
       const pool = shared.get(key) ?? { resources: use.resources, demands: [] };
       shared.set(key, pool);
       const shortest = use.minutes.length > 0 ? use.minutes.indexOf(Math.min(...use.minutes)) : 0;
-      const demand = demandOf(model, i, use, shortest, start[i], end[i], -1);
+      const demand = intervalOf(model, i, use, shortest, start[i], end[i], -1);
       if (demand) pool.demands.push(demand);
     }),
   );
@@ -114,7 +114,7 @@ export function build(model: Model, low: Int32Array, high: Int32Array): Built {
   return { engine, objective, start, end, taken, loads };
 }
 
-function demandOf(
+function intervalOf(
   model: Model,
   i: number,
   use: ModelUse,
@@ -122,7 +122,7 @@ function demandOf(
   start: Moment,
   end: Moment,
   taken: number,
-): Demand | undefined {
+): Interval | undefined {
   if (use.from === NO_PART) {
     if (model.most[i] === 0) return undefined;
     return {
@@ -150,7 +150,7 @@ function demandOf(
   };
 }
 
-function addPool(engine: Engine, demands: readonly Demand[], units: Int32Array): void {
+function addPool(engine: Engine, demands: readonly Interval[], units: Int32Array): void {
   const last = units.length - 1;
   let capacity = units[last];
   let fewest = last > 0 ? units[0] : 0;
@@ -170,7 +170,7 @@ function addPool(engine: Engine, demands: readonly Demand[], units: Int32Array):
 }
 
 /** For each two uses of a single unit: one before the other. */
-function addPairs(engine: Engine, list: readonly Demand[]): void {
+function addPairs(engine: Engine, list: readonly Interval[]): void {
   for (let a = 0; a < list.length; a++)
     for (let b = a + 1; b < list.length; b++) {
       const [p, q] = [list[a], list[b]];

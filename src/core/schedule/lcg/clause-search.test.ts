@@ -6,7 +6,7 @@ import type { Problem, ProblemInput } from "../problem";
 import { Search } from "../construct/search";
 import type { Solution } from "../solution";
 import { verify } from "../verify";
-import { LearningSearch } from "./clause-search";
+import { ClauseSearch } from "./clause-search";
 
 const HORIZON = 26;
 
@@ -139,7 +139,7 @@ test("the optimum it proves, or the lack of any schedule, is what trying everyth
       const search = new Search(model, chance);
       const wanted = leastCost(problem);
       if (search.stuck >= 0) return expect(wanted).toBe(Infinity);
-      const learning = new LearningSearch(model, search.windows.lo, search.windows.hi, chance);
+      const learning = new ClauseSearch(model, search.windows.lo, search.windows.hi, chance);
       let best = Infinity;
       for (;;) {
         const target = best === Infinity ? undefined : best - 1e-4;
@@ -168,7 +168,7 @@ test("a rest that may be left out lies within what takes the only unit", () => {
   });
   const model = compile(problem);
   const search = new Search(model, seeded(1));
-  const learning = new LearningSearch(model, search.windows.lo, search.windows.hi, seeded(1));
+  const learning = new ClauseSearch(model, search.windows.lo, search.windows.hi, seeded(1));
   const outcome = learning.run({ conflicts: 1000, spent: () => false, late: () => false });
   expect(outcome).toMatchObject({ kind: "found", schedule: { cost: 10 } });
 });
@@ -183,7 +183,7 @@ test("a neighbourhood keeps the other tasks where they are", () => {
   });
   const model = compile(problem);
   const search = new Search(model, seeded(1));
-  const learning = new LearningSearch(model, search.windows.lo, search.windows.hi, seeded(1));
+  const learning = new ClauseSearch(model, search.windows.lo, search.windows.hi, seeded(1));
   const like = {
     starts: Int32Array.of(0, 10, 20),
     ends: Int32Array.of(10, 20, 30),

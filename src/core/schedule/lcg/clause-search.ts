@@ -28,8 +28,9 @@ const RESTART = 120;
 /**
  * Search that learns from dead ends. It answers "none" only where no schedule within the limit exists (or, with
  * `keep`, none with those tasks as they are), so it proves optima and contradictions as well as it finds schedules.
+ * Source: lazy clause generation with restarts, activity-led branching and phase saving.
  */
-export class LearningSearch {
+export class ClauseSearch {
   private readonly built: Built;
   /** Value that each variable had last, followed when it is decided again. */
   private readonly phase: Int32Array;

@@ -2,7 +2,10 @@ import { grown } from "./clauses";
 import { Literals } from "./literals";
 import type { Trail } from "./trail";
 
-/** What a dead end teaches. */
+/**
+ * What a dead end teaches. Source: conflict analysis to the first unique implication point, the clause made smaller by
+ * what it implies itself.
+ */
 export interface Lesson {
   /** Node, value pairs; all were false, the first becomes true when the search has gone back. */
   readonly clause: readonly number[];

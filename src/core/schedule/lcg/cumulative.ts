@@ -1,5 +1,5 @@
 import type { Engine, Propagator } from "./engine";
-import { Intervals, type Demand } from "./intervals";
+import { Intervals, type Interval } from "./intervals";
 import { Slots } from "./slots";
 import { UsageProfile } from "./usage-profile";
 
@@ -21,7 +21,7 @@ export class Cumulative implements Propagator {
    * @param missing  units that are not there, by minute; its length is the horizon + 1
    */
   constructor(
-    private readonly demands: readonly Demand[],
+    private readonly demands: readonly Interval[],
     private readonly capacity: number,
     private readonly missing: Int32Array,
   ) {

@@ -9,7 +9,7 @@ import type { Problem } from "../problem";
 import { Search } from "../construct/search";
 import { solve } from "../solve";
 import { Solver } from "../solver";
-import { Shares } from "./decomposition-bound";
+import { Parts } from "./decomposition-bound";
 
 const now = () => 0;
 
@@ -24,7 +24,7 @@ function boundOf(problem: Problem, most: number, looks: number, later = 0): numb
   const { windows, leastEnds } = new Search(model, seeded(1));
   const best = solver.best!;
   const like = { ...best, starts: best.starts.map((t) => t + later), ends: best.ends.map((t) => t + later) };
-  const shares = new Shares(model, windows.lo, windows.hi, like, most, leastEnds, seeded(2), () => true);
+  const shares = new Parts(model, windows.lo, windows.hi, like, most, leastEnds, seeded(2), () => true);
   for (let look = 0; look < looks; look++) shares.step(() => false);
   return shares.bound;
 }

@@ -2,19 +2,19 @@ import type { Chance } from "../../shared/chance";
 import { rows, type Model } from "../model";
 import { costOf, type Schedule } from "../construct/schedule";
 import { isAimed } from "../construct/wishes";
-import { LearningSearch } from "./clause-search";
+import { ClauseSearch } from "./clause-search";
 import { part } from "./subproblem";
 
-/** Dead ends that one look at a share may have. */
+/** Dead ends that one look at a part may have. */
 const CONFLICTS = 150;
 const EQUAL = 1e-6;
 
 /** Some tasks of a large day as a problem of their own, in which all others are not there. */
-interface Share {
+interface Part {
   readonly tasks: readonly number[];
   readonly model: Model;
-  /** Made when the share is first looked at. */
-  search: LearningSearch | undefined;
+  /** Made when the part is first looked at. */
+  search: ClauseSearch | undefined;
   readonly low: Int32Array;
   readonly high: Int32Array;
   /** The cheapest schedule of these tasks alone that is known. */
@@ -23,18 +23,18 @@ interface Share {
 }
 
 /**
- * A lower bound for days that are too large to be searched as a whole. The tasks are dealt out into shares. In every
- * schedule of the day the tasks of a share keep their own rules among themselves and stay in their windows, so that they
+ * A lower bound for days that are too large to be searched as a whole. The tasks are dealt out into parts. In every
+ * schedule of the day the tasks of a part keep their own rules among themselves and stay in their windows, so that they
  * cost there at least what they cost alone at their best; and what is due, late or stretched is the sum over all tasks.
- * (The span and the end of the whole day belong to no share.) Each share is searched like a small problem.
+ * (The span and the end of the whole day belong to no part.) Each part is searched like a small problem.
  */
-export class Shares {
-  private readonly shares: Share[];
+export class Parts {
+  private readonly parts: Part[];
 
   /**
    * @param low,high least and greatest value of each start (2i) and end (2i + 1) in any schedule
    * @param like a schedule of the day: what is close in it is dealt out together
-   * @param most tasks that one share takes at most: the more, the higher the bound and the longer the search
+   * @param most tasks that one part takes at most: the more, the higher the bound and the longer the search
    * @param endsCost what the span and the end of the day cost at the least
    */
   constructor(
@@ -47,7 +47,7 @@ export class Shares {
     private readonly chance: Chance,
     private readonly late: (task: number) => boolean,
   ) {
-    this.shares = dealOut(model, like, most).map((tasks, k) => {
+    this.parts = dealOut(model, like, most).map((tasks, k) => {
       const alone = aloneOf(k === 0 ? model : { ...model, span: 0, makespan: 0 }, tasks, low, high);
       const starts = Int32Array.from(tasks, (i) => like.starts[i] - alone.from);
       const ends = Int32Array.from(tasks, (i) => like.ends[i] - alone.from);
@@ -58,41 +58,41 @@ export class Shares {
 
   /** No schedule of the day costs less than this. */
   get bound(): number {
-    return this.shares.reduce((sum, { bound }, k) => sum + (k === 0 ? Math.max(bound, this.endsCost) : bound), 0);
+    return this.parts.reduce((sum, { bound }, k) => sum + (k === 0 ? Math.max(bound, this.endsCost) : bound), 0);
   }
 
   /** True when no further search can raise the bound. */
   get done(): boolean {
-    return this.shares.every((share) => share.best.cost - share.bound <= EQUAL);
+    return this.parts.every((part) => part.best.cost - part.bound <= EQUAL);
   }
 
-  /** Searches the share with the widest gap of some drawn by chance for something cheaper, which raises its bound or lowers its best. */
+  /** Searches the part with the widest gap of some drawn by chance for something cheaper, which raises its bound or lowers its best. */
   step(spent: () => boolean): void {
-    const open = this.shares.filter((share) => share.best.cost - share.bound > EQUAL);
+    const open = this.parts.filter((part) => part.best.cost - part.bound > EQUAL);
     if (open.length === 0) return;
-    let share = open[this.chance.below(open.length)];
+    let part = open[this.chance.below(open.length)];
     for (let k = 0; k < 3; k++) {
       const other = open[this.chance.below(open.length)];
-      if (other.best.cost - other.bound > share.best.cost - share.bound) share = other;
+      if (other.best.cost - other.bound > part.best.cost - part.bound) part = other;
     }
-    const gap = share.best.cost - share.bound;
-    const target = share.best.cost - Math.max(gap * [0.5, 0.1, 0][this.chance.below(3)], Math.min(gap, 1e-4));
-    share.search ??= new LearningSearch(share.model, share.low, share.high, this.chance);
-    const outcome = share.search.run({
+    const gap = part.best.cost - part.bound;
+    const target = part.best.cost - Math.max(gap * [0.5, 0.1, 0][this.chance.below(3)], Math.min(gap, 1e-4));
+    part.search ??= new ClauseSearch(part.model, part.low, part.high, this.chance);
+    const outcome = part.search.run({
       target,
       conflicts: CONFLICTS,
       spent,
-      like: share.best,
-      late: (k) => this.late(share.tasks[k]),
+      like: part.best,
+      late: (k) => this.late(part.tasks[k]),
     });
-    if (outcome.kind === "found") share.best = outcome.schedule;
-    share.bound = Math.min(share.best.cost, Math.max(share.bound, share.search.bound));
+    if (outcome.kind === "found") part.best = outcome.schedule;
+    part.bound = Math.min(part.best.cost, Math.max(part.bound, part.search.bound));
     // What is settled needs its search no more, and a large day has many.
-    if (share.best.cost - share.bound <= EQUAL) share.search = undefined;
+    if (part.best.cost - part.bound <= EQUAL) part.search = undefined;
   }
 }
 
-/** Clusters in the order in which they are due or else stand, a few at a time; the first share has some from both ends. */
+/** Clusters in the order in which they are due or else stand, a few at a time; the first part has some from both ends. */
 function dealOut(model: Model, like: Schedule, most: number): number[][] {
   const clusters: number[][] = Array.from({ length: model.clusterCount }, () => []);
   for (let i = 0; i < model.n; i++) clusters[model.cluster[i]].push(i);
@@ -105,13 +105,13 @@ function dealOut(model: Model, like: Schedule, most: number): number[][] {
     if (k > 0 && ends.length + order[at].tasks.length > most) break;
     ends.push(...order.splice(at, 1)[0].tasks);
   }
-  const shares: number[][] = [ends];
+  const parts: number[][] = [ends];
   for (const { tasks } of order) {
-    const last = shares.at(-1)!;
-    if (shares.length > 1 && last.length + tasks.length <= most) last.push(...tasks);
-    else shares.push([...tasks]);
+    const last = parts.at(-1)!;
+    if (parts.length > 1 && last.length + tasks.length <= most) last.push(...tasks);
+    else parts.push([...tasks]);
   }
-  return shares;
+  return parts;
 }
 
 function aloneOf(model: Model, tasks: readonly number[], low: Int32Array, high: Int32Array) {
@@ -138,7 +138,7 @@ function aloneOf(model: Model, tasks: readonly number[], low: Int32Array, high: 
     hi0: high1,
     ...rows(2 * n, arcs),
     units: model.units.map((units) => units?.slice(from, to + 1)),
-    // What is not in the share may bridge a pause between two loads that are.
+    // What is not in the part may bridge a pause between two loads that are.
     chambers: model.chambers.map(
       (chamber, r) => chamber && { ...chamber, on: chamber.on - from, recovery: mayShare(model, r) ? 0 : chamber.recovery },
     ),

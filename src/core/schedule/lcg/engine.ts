@@ -14,6 +14,10 @@ import { WatchedClauses } from "./watched-clauses";
  *
  * Each variable x has two nodes: 2x stands for x, 2x + 1 for −x. Everything is said as "node ≥ value": the lower bound
  * of node 2x + 1 is minus the upper bound of x. The opposite of "p ≥ v" is "p ^ 1 ≥ 1 − v".
+ *
+ * Invariants: `lb` only rises within a level; whatever raised it is on the trail with its reason; after `propagate` nothing
+ * that any propagator or clause knows is left undrawn, or there is a contradiction.
+ * Source: lazy clause generation, a finite-domain solver whose propagators explain themselves to a clause learner.
  */
 export class Engine {
   vars = 0;

@@ -1,5 +1,5 @@
 /** What one use takes of a pool: `amount` on [start, end), each a variable and an offset. */
-export interface Demand {
+export interface Interval {
   readonly start: number;
   readonly startOffset: number;
   readonly end: number;
@@ -22,7 +22,7 @@ export class Intervals {
   readonly least: Int32Array;
   readonly takenNode: Int32Array;
 
-  constructor(demands: readonly Demand[]) {
+  constructor(demands: readonly Interval[]) {
     this.count = demands.length;
     this.startNode = Int32Array.from(demands, (d) => 2 * d.start);
     this.startPlus = Int32Array.from(demands, (d) => d.startOffset);

@@ -9,7 +9,7 @@ import { costOf, placedIn } from "../construct/schedule";
 import { solve } from "../solve";
 import { Solver } from "../solver";
 import { verify } from "../verify";
-import { LearningSearch } from "./clause-search";
+import { ClauseSearch } from "./clause-search";
 import { pieceOf } from "./subproblem";
 
 test("what stands is a schedule of the piece, and what is found in it one of the whole", () => {
@@ -30,7 +30,7 @@ test("what stands is a schedule of the piece, and what is found in it one of the
       const { like, tasks, from } = piece!;
       const target = costOf(piece!.model, like.starts, like.ends);
       const options = { target, conflicts: 400, spent: () => false, like, late: () => true };
-      const outcome = new LearningSearch(piece!.model, piece!.low, piece!.high, seeded(2)).run(options);
+      const outcome = new ClauseSearch(piece!.model, piece!.low, piece!.high, seeded(2)).run(options);
       expect(outcome.kind).not.toBe("none");
       if (outcome.kind !== "found") return;
       tried++;

@@ -4,7 +4,7 @@ import { CLAUSE, reason } from "./reason";
 import { firstAbove, Watches, type Watch } from "./watches";
 
 /** What the clauses need of the engine that they draw conclusions for. */
-export interface Propagator {
+export interface BoundStore {
   /** Lower bound of each node; a literal (node, value) is true when it is reached. */
   readonly lb: Int32Array;
   /** Raises a node to a value for a reason. False: a contradiction. */
@@ -17,7 +17,7 @@ export class WatchedClauses {
   /** By the nodes that the opposites of watched literals are about. */
   private readonly watches = new Watches();
 
-  constructor(private readonly engine: Propagator) {}
+  constructor(private readonly engine: BoundStore) {}
 
   get count(): number {
     return this.store.count;

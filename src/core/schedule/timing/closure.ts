@@ -12,7 +12,7 @@ interface Rows {
 
 /**
  * Sets of nodes that gain by moving a minute together: with every node all that an arc without slack pushes along. The
- * best such set is a cut of least capacity (a maximum closure), found by augmenting flow (Dinic) from the nodes that gain
+ * best such set is a cut of least capacity (a maximum closure of a weighted graph), found by augmenting flow (Dinic) from the nodes that gain
  * to those that lose; what the gain that is left over still reaches is the set.
  */
 export class Closure {
