@@ -88,6 +88,13 @@ export default {
       to: { path: into.map(folder) },
     })),
     {
+      name: "screens-get-data-from-the-app",
+      severity: "error",
+      comment: "A screen reads no database and no file.",
+      from: { path: folder("ui") },
+      to: { path: "(node_modules/(better-sqlite3|drizzle-orm)/|^node:|^(fs|path|child_process)$)" },
+    },
+    {
       name: "screens-ask-workers-through-clients",
       severity: "error",
       comment: "A screen takes a worker's client or its types, never the entry.",

@@ -1,29 +1,7 @@
 import reactHooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
-/** Folders of src by who may import whom: core ← db, workers, ui, app. What a folder may not import is listed beside it. */
-const FORBIDDEN = {
-  core: ["db", "workers", "ui", "app"],
-  db: ["workers", "ui", "app"],
-  workers: ["db", "ui", "app"],
-  ui: ["db", "app"],
-};
-/** The core is pure: no framework, no database, no file system, no clock; of packages only validation, dates and chance. */
-const IMPURE = [
-  "react",
-  "react-dom",
-  "next",
-  "next/*",
-  "@mui/*",
-  "drizzle-orm",
-  "drizzle-orm/*",
-  "better-sqlite3",
-  "comlink",
-  "node:*",
-  "fs",
-  "path",
-  "child_process",
-];
+/** Who may import whom is held by dependency-cruiser (.dependency-cruiser.mjs); here stands what is no import. */
 const CLOCK = [
   {
     selector: "NewExpression[callee.name='Date'][arguments.length=0]",
@@ -42,36 +20,6 @@ const CLOCK = [
     message: "The core has no chance of its own: a seeded generator comes in as an argument.",
   },
 ];
-const TESTS = ["src/**/*.test.ts", "src/**/*.test.tsx", "src/core/**/testing/**"];
-
-const notInto = (from, into) => ({
-  files: [`src/${from}/**/*.{ts,tsx}`],
-  ignores: TESTS,
-  rules: {
-    "no-restricted-imports": [
-      "error",
-      {
-        patterns: [
-          {
-            group: into.flatMap((folder) => [`@/${folder}`, `@/${folder}/*`, `**/../${folder}/*`, `../${folder}/*`]),
-            message: `${from} may not import this: dependencies point core ← db, workers, ui, app.`,
-          },
-          ...(from === "core" ? [{ group: IMPURE, message: "The core is pure." }] : []),
-          ...(from === "ui"
-            ? [
-                {
-                  group: ["better-sqlite3", "drizzle-orm", "drizzle-orm/*", "node:*"],
-                  message: "Screens get their data from the app.",
-                },
-              ]
-            : []),
-        ],
-      },
-    ],
-    ...(from === "core" ? { "no-restricted-syntax": ["error", ...CLOCK] } : {}),
-  },
-});
-
 export default tseslint.config(
   { ignores: [".next/**", "node_modules/**", "next-env.d.ts", "data/**", "docs/**", ".scratch/**"] },
   ...tseslint.configs.recommended,
@@ -85,5 +33,9 @@ export default tseslint.config(
     },
   },
   { files: ["scripts/**", "cli/**", "e2e/**"], rules: { "no-console": "off" } },
-  ...Object.entries(FORBIDDEN).map(([from, into]) => notInto(from, into)),
+  {
+    files: ["src/core/**/*.ts"],
+    ignores: ["src/**/*.test.ts"],
+    rules: { "no-restricted-syntax": ["error", ...CLOCK] },
+  },
 );

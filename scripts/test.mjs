@@ -1,4 +1,4 @@
-// Everything that must hold, from a fresh clone: packages, browser, lint, format, types, unit tests, build, browser tests.
+// Everything that must hold, from a fresh clone: packages, browser, lint, directions of imports, format, types, unit tests, build, browser tests.
 import { spawnSync } from "node:child_process";
 import { mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
@@ -28,6 +28,7 @@ function run(name, command, args, env = {}) {
 
 const steps = [];
 steps.push(run("lint", "eslint", ["."]));
+steps.push(run("directions", "depcruise", ["--config", ".dependency-cruiser.mjs", "src"]));
 steps.push(run("format", "prettier", ["--check", "--log-level", "warn", "."]));
 buildIfNeeded();
 steps.push(run("types", "tsc", ["--noEmit"]));
