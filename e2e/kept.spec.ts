@@ -136,9 +136,9 @@ test("a row that cannot be read is shown as such and breaks nothing else", async
     (db.prepare(`select data from ${table} where id = ?`).get(id) as { data: string }).data;
   const write = (table: string, id: string, data: string) =>
     db.prepare(`update ${table} set data = ? where id = ?`).run(data, id);
-  const [item, gathering] = [read("items", "compass-tart"), read("gatherings", "quiet-evenings")];
+  const [item, gathering] = [read("items", "compass-tartlet"), read("gatherings", "quiet-evenings")];
   try {
-    write("items", "compass-tart", JSON.stringify({ ...JSON.parse(item), base: "many" }));
+    write("items", "compass-tartlet", JSON.stringify({ ...JSON.parse(item), base: "many" }));
     write("gatherings", "quiet-evenings", JSON.stringify({ waves: 7 }));
     await page.goto("/");
     await expect(page.getByText(/Two quiet evenings.*this gathering cannot be read|this gathering cannot be read/)).toBeVisible();
@@ -147,12 +147,12 @@ test("a row that cannot be read is shown as such and breaks nothing else", async
     await expect(page.getByText(/this item cannot be read/)).toBeVisible();
     await expect(page.getByText(/base is "many"/)).toBeVisible();
     await expect(page.getByRole("link", { name: /Slipway pies/ })).toBeVisible();
-    await page.goto("/items/compass-tart");
+    await page.goto("/items/compass-tartlet");
     await expect(page.getByText(/this item cannot be read/)).toBeVisible();
     await page.goto("/g/first-try");
     await saved(page);
   } finally {
-    write("items", "compass-tart", item);
+    write("items", "compass-tartlet", item);
     write("gatherings", "quiet-evenings", gathering);
     db.close();
   }

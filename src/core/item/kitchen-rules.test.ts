@@ -8,7 +8,8 @@ import {
   stretchedSheets,
   weighIn,
 } from "../quantities/portions";
-import { againstDiet, biteText, doughProtein, itemChecks } from "./checks";
+import { againstDiet, biteOf, doughProtein, itemChecks } from "./checks";
+import { checkText } from "./checks-text";
 import { effectiveProtein, exchangeFat, exchangeForSelfRaising, fatRatioText, FATS } from "../ingredients/exchange";
 import { bindable, fillingLimit, isRaw, saltBudget, saltSources, spoonGrams, thicken } from "./seasoning";
 
@@ -66,6 +67,8 @@ describe("dividing", () => {
 
 describe("what a cook would ask", () => {
   const pie = demoItem("slipway-pie");
+  const shown = { weight: (grams: number) => `${grams.toFixed(1)} g`, degrees: (celsius: number) => `${celsius} °C` };
+  const said = (item: typeof pie) => checkText(itemChecks(item)[0], shown);
   test("the demo's items raise no doubt", () => expect(itemChecks(pie)).toEqual([]));
   test("N21: a sheet of 40 mm, pieces that cannot be had, a salt that is a slip", () => {
     const salty = {
@@ -78,21 +81,21 @@ describe("what a cook would ask", () => {
         })),
       },
     };
-    expect(itemChecks({ ...pie, piece: { ...pie.piece, thicknessMm: 40 } })[0].text).toContain("The sheet is 40 mm thick");
-    expect(itemChecks({ ...pie, piece: { ...pie.piece, doughG: 70 } })[0].text).toContain("51.1 g each is possible");
-    expect(itemChecks(salty)[0].text).toBe("Salt is 20.0 % of the flour; up to 3.5 % is usual.");
+    expect(said({ ...pie, piece: { ...pie.piece, thicknessMm: 40 } })).toContain("The sheet is 40 mm thick");
+    expect(said({ ...pie, piece: { ...pie.piece, doughG: 70 } })).toContain("51.1 g each is possible");
+    expect(said(salty)).toBe("Salt is 20.0 % of the flour; up to 3.5 % is usual.");
   });
   test("N20: what is not said is a gap", () => {
     expect(itemChecks({ ...pie, filling: { ...pie.filling, components: [] } })).toContainEqual({
       kind: "gap",
-      text: "The filling has no ingredients yet.",
+      code: "no-filling",
     });
   });
   test("N108: what keeps an item from a diet is named", () => {
     expect(againstDiet(pie, "vegan")).toEqual(["butter", "mature hard cheese", "whole egg", "milk"]);
     expect(againstDiet(demoItem("mooring-bun"), "vegan")).toEqual([]);
   });
-  test("strong flour springs back", () => expect(biteText(doughProtein(demoItem("bow-seat-bun"))!)).toBe("strong, springs back"));
+  test("strong flour springs back", () => expect(biteOf(doughProtein(demoItem("bow-seat-bun"))!)).toBe("strong"));
 });
 
 test("what of a filling is salty, runs, or is raw", () => {

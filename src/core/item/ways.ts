@@ -1,7 +1,8 @@
 import type { Component, Item } from "./schema";
 import { disc } from "../quantities/geometry";
 import { matchIngredient } from "../ingredients/names";
-import { doughProtein, biteText } from "./checks";
+import { biteOf, doughProtein } from "./checks";
+import { BITE_TEXT } from "./checks-text";
 import { deskTotals, freshId } from "./desk";
 import { FAT_PCT } from "../ingredients/fat";
 import { cutWithRerolls } from "./dough";
@@ -169,7 +170,7 @@ function strength(item: Item): Way | undefined {
     return {
       id,
       name,
-      effect: protein === undefined ? "" : `${protein.toFixed(1)} % protein: ${biteText(protein)}`,
+      effect: protein === undefined ? "" : `${protein.toFixed(1)} % protein: ${BITE_TEXT[biteOf(protein)]}`,
       item: next,
     };
   });

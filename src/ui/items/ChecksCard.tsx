@@ -1,22 +1,26 @@
+"use client";
 import Box from "@mui/material/Box";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
-import { againstDiet, biteText, doughProtein, itemChecks } from "@/core/item/checks";
+import { againstDiet, biteOf, doughProtein, itemChecks } from "@/core/item/checks";
+import { BITE_TEXT, checkText } from "@/core/item/checks-text";
 import { deskTotals } from "@/core/item/desk";
 import { fatRatioText } from "@/core/ingredients/exchange";
 import type { Item } from "@/core/item/schema";
 import { Banner } from "../kit/Banner";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 
 /** What a practised eye would say of this formula: doubts, gaps, bite, richness, and what keeps it from a diet. */
 export function ChecksCard({ item }: { item: Item }) {
+  const shown = useDisplay();
   const checks = itemChecks(item);
   const totals = deskTotals(item);
   const protein = doughProtein(item);
   const notVegan = againstDiet(item, "vegan");
   const notVegetarian = againstDiet(item, "vegetarian");
   const facts = [
-    protein !== undefined && ["flour", `${protein.toFixed(1)} % protein: ${biteText(protein)}`],
+    protein !== undefined && ["flour", `${protein.toFixed(1)} % protein: ${BITE_TEXT[biteOf(protein)]}`],
     totals.fatPct > 0 && ["richness", fatRatioText((totals.fatPct * totals.flourG) / 100, totals.flourG)],
     [
       "diet",
@@ -31,8 +35,8 @@ export function ChecksCard({ item }: { item: Item }) {
     <Paper component="section" aria-label="A second look" sx={{ p: 2, display: "grid", gap: 1 }}>
       <Typography variant="h2">A second look</Typography>
       {checks.map((check) => (
-        <Banner key={check.text} kind={check.kind === "doubt" ? "caution" : "note"}>
-          {check.text}
+        <Banner key={JSON.stringify(check)} kind={check.kind === "doubt" ? "caution" : "note"}>
+          {checkText(check, shown)}
         </Banner>
       ))}
       {checks.length === 0 && (

@@ -9,7 +9,7 @@ const LATE_COST = 5;
  * The rest of a day in which more and more gives way: nothing, deadlines, the end of hours, pauses, and at last how long
  * what is begun may wait and when it is looked after. All have the same tasks.
  */
-export function waysOf(strict: Problem, soFar: ExecutionState): Problem[] {
+export function rungsOf(strict: Problem, soFar: ExecutionState): Problem[] {
   const fixed = new Set([...soFar.done.map((d) => d.id), ...soFar.running.map((r) => beganId(r.id)), ...soFar.locked]);
   const soft = softened(strict, fixed);
   const long = withHours(soft, longer);

@@ -3,7 +3,7 @@ import { candidatesOf, takenIn, type Problem } from "../problem";
 import type { Solution } from "../solution";
 import { refused } from "../refused";
 import { Solver } from "../solver";
-import { waysOf } from "./relaxation-ladder";
+import { rungsOf } from "./relaxation-ladder";
 import { gapsIn, hoursOf } from "./hours";
 import { guessOf, restOf, type ExecutionState } from "./execution-state";
 
@@ -42,7 +42,7 @@ export interface ReplanOptions extends Omit<SolveOptions, "better"> {
 
 /**
  * A plan for the rest of the day that changes no more than it needs. First the old order at new times, with as much
- * giving way as must (`waysOf`); that answer is told at once. Then as little as possible may give way: what still holds
+ * giving way as must (`rungsOf`); that answer is told at once. Then as little as possible may give way: what still holds
  * is kept and the rest placed anew. At last the usual improvement, as long as the limits allow.
  */
 export function replan(problem: Problem, old: Solution, soFar: ExecutionState, options: ReplanOptions): Replanned {
@@ -52,17 +52,17 @@ export function replan(problem: Problem, old: Solution, soFar: ExecutionState, o
   const budget = (share: number) =>
     new Budget({ ...limits, seconds: until === undefined ? undefined : (share * Math.max(50, until - options.now())) / 1000 });
   const begun = new Set([...soFar.done, ...soFar.running].map((task) => task.id));
-  const ways = waysOf(strict, soFar);
+  const rungs = rungsOf(strict, soFar);
   const was = guessOf(strict, problem, old, soFar);
   const made: Solver[] = [];
-  const solverOf = (way: number) => (made[way] ??= new Solver(ways[way], options.seed ?? 1));
-  const answer = (way: number) => answerOf(solverOf(way), ways[way], { strict, problem, old, begun, running: soFar.running });
-  const kept = firstThat(ways.length, (way) => solverOf(way).keepOrder(was));
-  const mended = () => ways.findIndex((_, way) => solverOf(way).mend(was, budget(FIRST_SHARE), QUICK_REPAIRS));
-  const quick = kept < ways.length ? kept : mended();
+  const solverOf = (way: number) => (made[way] ??= new Solver(rungs[way], options.seed ?? 1));
+  const answer = (way: number) => answerOf(solverOf(way), rungs[way], { strict, problem, old, begun, running: soFar.running });
+  const kept = firstThat(rungs.length, (way) => solverOf(way).keepOrder(was));
+  const mended = () => rungs.findIndex((_, way) => solverOf(way).mend(was, budget(FIRST_SHARE), QUICK_REPAIRS));
+  const quick = kept < rungs.length ? kept : mended();
   if (quick >= 0) better?.(answer(quick));
   const guesses = quick >= 0 ? [solverOf(quick).best!, was] : [was];
-  for (let way = 0; way < ways.length; way++) {
+  for (let way = 0; way < rungs.length; way++) {
     const solver = solverOf(way);
     if (!solver.best) {
       const first = budget(FIRST_SHARE);
@@ -76,9 +76,9 @@ export function replan(problem: Problem, old: Solution, soFar: ExecutionState, o
 }
 
 /** The least way that will do, where all that give more will do as well: by halving, since each try costs the same. */
-function firstThat(ways: number, willDo: (way: number) => boolean): number {
+function firstThat(rungs: number, willDo: (way: number) => boolean): number {
   let low = 0;
-  let high = ways;
+  let high = rungs;
   while (low < high) {
     const middle = (low + high) >> 1;
     if (willDo(middle)) high = middle;
