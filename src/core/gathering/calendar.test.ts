@@ -9,7 +9,12 @@ const onDate = (on: string, firstDay: number, zone?: string) => {
   const request = expectRequest(demoInput("first-try"));
   const [cook] = request.kitchen.cooks;
   const cooks = [{ ...cook, hours: [{ day: firstDay, from: "08:00", to: "20:00" }] }];
-  return planDays({ ...request, gathering: { ...request.gathering, date: { on } }, kitchen: { ...request.kitchen, cooks }, zone });
+  return planDays({
+    ...request,
+    gathering: { ...request.gathering, date: { on } },
+    kitchen: { ...request.kitchen, cooks },
+    zone,
+  });
 };
 
 test.each([
@@ -67,11 +72,14 @@ describe("a night in which the clock changes", () => {
     const zoned = makePlan(shifted("Europe/Berlin"), { now: () => 0 });
     expect(plain.clockChanges).toEqual([]);
     expect(zoned.clockChanges).toHaveLength(1);
-    const shown = (plan: typeof plain) => plan.day.targets.map(({ name, minute }) => `${name} ${clockText(wallMinute(minute, plan.clockChanges))}`);
+    const shown = (plan: typeof plain) =>
+      plan.day.targets.map(({ name, minute }) => `${name} ${clockText(wallMinute(minute, plan.clockChanges))}`);
     expect(shown(zoned)).toEqual(shown(plain));
     // What comes after the night comes an hour later, counted in minutes.
     const after = plain.day.targets.filter((target) => target.minute > zoned.clockChanges[0].at);
-    expect(zoned.day.targets.filter((t) => t.minute > zoned.clockChanges[0].at).map((t) => t.minute - 60)).toEqual(after.map((t) => t.minute));
+    expect(zoned.day.targets.filter((t) => t.minute > zoned.clockChanges[0].at).map((t) => t.minute - 60)).toEqual(
+      after.map((t) => t.minute),
+    );
     expect(zoned.solution.status).not.toBe("infeasible");
   });
 });
@@ -82,7 +90,12 @@ test("a plan for other programs says its tasks, notes and refusals in words", ()
   expect(Object.values(plan.tasks).map((task) => task.text)).toContain("Bake 16 Slipway pies, 2 trays, 210 °C");
   const kitchen = demoKitchen("first-kitchen");
   const none = planDocument(
-    makePlan(expectRequest({ ...input, kitchen: { ...kitchen, equipment: { ...kitchen.equipment, oven: undefined } } }), { now: () => 0 }),
+    makePlan(expectRequest({ ...input, kitchen: { ...kitchen, equipment: { ...kitchen.equipment, oven: undefined } } }), {
+      now: () => 0,
+    }),
   );
-  expect(none.solution).toMatchObject({ status: "infeasible", why: ["Slipway pies: bake needs an oven, and this kitchen has none"] });
+  expect(none.solution).toMatchObject({
+    status: "infeasible",
+    why: ["Slipway pies: bake needs an oven, and this kitchen has none"],
+  });
 });

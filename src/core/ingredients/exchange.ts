@@ -55,16 +55,9 @@ export function exchangeFat(grams: number, from: Fat, to: Fat): { grams: number;
 const LEAVENER_PCT = 5;
 
 /** Self-raising for plain flour: the leavener that is in it already, and how much of the recipe's own to leave out, g. */
-export function exchangeForSelfRaising(
-  flourG: number,
-  bakingPowderG: number,
-): { inItG: number; leaveOutG: number; consequence: string } {
+export function exchangeForSelfRaising(flourG: number, bakingPowderG: number): { inItG: number; leaveOutG: number } {
   const inItG = (flourG * LEAVENER_PCT) / 100;
-  return {
-    inItG,
-    leaveOutG: Math.min(bakingPowderG, inItG),
-    consequence: "crisper and puffier, with cracks where it was smooth",
-  };
+  return { inItG, leaveOutG: Math.min(bakingPowderG, inItG) };
 }
 
 /** Fat on flour by weight in words; a "two to one" by cups is not one by weight. */

@@ -12,7 +12,13 @@ export type Check =
   | { readonly kind: "doubt"; readonly code: "hydration"; readonly pct: number }
   | { readonly kind: "doubt"; readonly code: "thickness"; readonly mm: number }
   /** Weights in g a piece. */
-  | { readonly kind: "doubt"; readonly code: "short-of-dough"; readonly pieces: number; readonly pieceG: number; readonly possibleG: number }
+  | {
+      readonly kind: "doubt";
+      readonly code: "short-of-dough";
+      readonly pieces: number;
+      readonly pieceG: number;
+      readonly possibleG: number;
+    }
   | { readonly kind: "doubt"; readonly code: "oven"; readonly step: string; readonly settingC: number }
   | { readonly kind: "gap"; readonly code: "no-flour" | "no-filling-weight" | "no-filling" }
   | { readonly kind: "gap"; readonly code: "no-oven-setting"; readonly step: string };

@@ -3,6 +3,30 @@ import { matchIngredient } from "../ingredients/names";
 import { componentsAt, freshId, withComponents, type Place } from "./desk";
 import { exchangeFat, exchangeForSelfRaising, FATS, type Fat } from "../ingredients/exchange";
 
+/** What an exchange does to the piece, in codes. */
+export type SwapEffect =
+  | "stronger-flour"
+  | "weaker-flour"
+  | "plain-for-strong"
+  | "weakened-flour"
+  | "own-leavener"
+  | "lard-for-butter"
+  | "shortening-for-butter"
+  | "oil-for-butter"
+  | "margarine-for-butter"
+  | "butter-for-margarine"
+  | "butter-for-harder-fat"
+  | "soy-for-wine"
+  | "vinegar-for-wine"
+  | "no-egg"
+  | "no-milk"
+  | "leaner"
+  | "soured-milk"
+  | "sugar-for-honey"
+  | "salt-by-hand"
+  | "vegetable-stock"
+  | "self-raising";
+
 /** What stands in for an ingredient: its lines, what else changes, and what that does to the piece. */
 export interface Swap {
   readonly id: string;
@@ -11,23 +35,33 @@ export interface Swap {
   readonly lines: readonly { readonly name: string; readonly grams: number }[];
   /** Other lines of the same dough or filling that change, by table id, g (< 0: leave out). */
   readonly also: readonly { readonly ingredient: string; readonly name: string; readonly grams: number }[];
-  /** Cue and keeping that change, one sentence. */
-  readonly effect: string;
+  /** Cue and keeping that change; worded in `swaps-text.ts`. */
+  readonly effect: SwapEffect;
+  /** Leavener that comes with it, g; undefined where none does. */
+  readonly leavenerG?: number;
 }
 
 type Rule = (grams: number, around: readonly Component[]) => Swap;
 
-const swap = (id: string, name: string, lines: Swap["lines"], effect: string, also: Swap["also"] = []): Swap => ({
+const swap = (
+  id: string,
+  name: string,
+  lines: Swap["lines"],
+  effect: SwapEffect,
+  also: Swap["also"] = [],
+  leavenerG?: number,
+): Swap => ({
   id,
   name,
   lines: lines.filter((line) => line.grams > 0),
   also: also.filter((a) => Math.abs(a.grams) >= 0.05),
   effect,
+  ...(leavenerG !== undefined && { leavenerG }),
 });
 
 /** As much of another fat as brings the same fat; water and salt are set right. */
 const fat =
-  (from: Fat, id: string, name: string, to: Fat, effect: string): Rule =>
+  (from: Fat, id: string, name: string, to: Fat, effect: SwapEffect): Rule =>
   (grams) => {
     const other = exchangeFat(grams, from, to);
     return swap(id, name, [{ name, grams: other.grams }], effect, [
@@ -38,17 +72,18 @@ const fat =
 
 const toSelfRaising: Rule = (grams, around) => {
   const powder = around.filter((c) => matchIngredient(c.name) === "baking-powder").reduce((sum, c) => sum + c.grams, 0);
-  const { inItG, leaveOutG, consequence } = exchangeForSelfRaising(grams, powder);
+  const { inItG, leaveOutG } = exchangeForSelfRaising(grams, powder);
   return swap(
     "self-raising",
     "self-raising flour",
     [{ name: "self-raising flour", grams }],
-    `${consequence}; ${Math.round(inItG)} g of leavener is in it already`,
+    "self-raising",
     [{ ingredient: "baking-powder", name: "baking powder", grams: -leaveOutG }],
+    inItG,
   );
 };
 const flour =
-  (id: string, name: string, effect: string): Rule =>
+  (id: string, name: string, effect: SwapEffect): Rule =>
   (grams) =>
     swap(id, name, [{ name, grams }], effect);
 const weakened: Rule = (grams) =>
@@ -59,18 +94,18 @@ const weakened: Rule = (grams) =>
       { name: "plain wheat flour", grams: grams * 0.9 },
       { name: "corn starch", grams: grams * 0.1 },
     ],
-    "softer and shorter; rolls thin with less spring, tears sooner",
+    "weakened-flour",
   );
 
 /** Exchanges of each ingredient. Usual kitchen figures of our own; a first try that the cook corrects. */
 const RULES: Readonly<Record<string, readonly Rule[]>> = {
   "flour-plain": [
     toSelfRaising,
-    flour("strong", "strong wheat flour", "more bite and spring; takes about 2 % more water and a longer rest"),
-    flour("weak", "low-protein flour", "softer, tears easily; start with 3 % less water"),
+    flour("strong", "strong wheat flour", "stronger-flour"),
+    flour("weak", "low-protein flour", "weaker-flour"),
     weakened,
   ],
-  "flour-bread": [flour("plain", "plain wheat flour", "softer, rolls with less spring; start with 2 % less water"), weakened],
+  "flour-bread": [flour("plain", "plain wheat flour", "plain-for-strong"), weakened],
   "flour-self-raising": [
     (grams) =>
       swap(
@@ -80,28 +115,18 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
           { name: "plain wheat flour", grams: grams * 0.95 },
           { name: "baking powder", grams: grams * 0.05 },
         ],
-        "the same lift; with less powder flatter and smoother",
+        "own-leavener",
       ),
   ],
   butter: [
-    fat(FATS.butter, "lard", "lard", FATS.lard, "flakier and crisper, less flavour; firm for longer in a warm room"),
-    fat(FATS.butter, "shortening", "shortening", FATS.shortening, "tender and even, mild; keeps its shape, browns less"),
-    fat(FATS.butter, "oil", "oil", FATS.oil, "sandy instead of flaky; no chilling needed, softens sooner when kept"),
-    fat(
-      FATS.butter,
-      "salted-margarine",
-      "salted margarine",
-      FATS["salted-margarine"],
-      "softer at once, so chill it longer; browns a little less",
-    ),
+    fat(FATS.butter, "lard", "lard", FATS.lard, "lard-for-butter"),
+    fat(FATS.butter, "shortening", "shortening", FATS.shortening, "shortening-for-butter"),
+    fat(FATS.butter, "oil", "oil", FATS.oil, "oil-for-butter"),
+    fat(FATS.butter, "salted-margarine", "salted margarine", FATS["salted-margarine"], "margarine-for-butter"),
   ],
-  margarine: [
-    fat(FATS.margarine, "butter", "unsalted butter", FATS.butter, "firmer from the fridge, more flavour, browns sooner"),
-  ],
-  lard: [fat(FATS.lard, "butter", "unsalted butter", FATS.butter, "more flavour, softer in a warm room, browns sooner")],
-  shortening: [
-    fat(FATS.shortening, "butter", "unsalted butter", FATS.butter, "more flavour, softer in a warm room, browns sooner"),
-  ],
+  margarine: [fat(FATS.margarine, "butter", "unsalted butter", FATS.butter, "butter-for-margarine")],
+  lard: [fat(FATS.lard, "butter", "unsalted butter", FATS.butter, "butter-for-harder-fat")],
+  shortening: [fat(FATS.shortening, "butter", "unsalted butter", FATS.butter, "butter-for-harder-fat")],
   "rice-wine": [
     (grams) =>
       swap(
@@ -111,7 +136,7 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
           { name: "soy sauce", grams: grams / 3 },
           { name: "water", grams: (2 * grams) / 3 },
         ],
-        "no alcohol; darker and saltier, so count its salt before you add more",
+        "soy-for-wine",
       ),
   ],
   wine: [
@@ -123,7 +148,7 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
           { name: "vegetable stock", grams: grams * 0.9 },
           { name: "vinegar", grams: grams * 0.1 },
         ],
-        "no alcohol; add the vinegar at the end and taste",
+        "vinegar-for-wine",
       ),
   ],
   egg: [
@@ -135,11 +160,11 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
           { name: "water", grams: grams * 0.75 },
           { name: "oil", grams: grams * 0.1 },
         ],
-        "no egg; paler, less tender, binds less: keep the filling drier",
+        "no-egg",
       ),
   ],
   milk: [
-    (grams) => swap("plant", "oat drink", [{ name: "oat drink", grams }], "no milk; browns a little less"),
+    (grams) => swap("plant", "oat drink", [{ name: "oat drink", grams }], "no-milk"),
     (grams) =>
       swap(
         "water-and-butter",
@@ -148,7 +173,7 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
           { name: "water", grams: grams * 0.93 },
           { name: "unsalted butter", grams: grams * 0.04 },
         ],
-        "a little leaner; browns later",
+        "leaner",
       ),
   ],
   buttermilk: [
@@ -160,7 +185,7 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
           { name: "milk", grams: grams * 0.94 },
           { name: "vinegar", grams: grams * 0.06 },
         ],
-        "the same tenderness after ten minutes' standing",
+        "soured-milk",
       ),
   ],
   honey: [
@@ -172,14 +197,12 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
           { name: "sugar", grams: grams * 0.8 },
           { name: "water", grams: grams * 0.18 },
         ],
-        "browns later, dries sooner when kept",
+        "sugar-for-honey",
       ),
   ],
 };
 const SALTED = /\bsalted\b/i;
-const SALTED_RULES: readonly Rule[] = [
-  fat(FATS["salted-margarine"], "unsalted", "unsalted butter", FATS.butter, "the salt it brought is added by hand; more flavour"),
-];
+const SALTED_RULES: readonly Rule[] = [fat(FATS["salted-margarine"], "unsalted", "unsalted butter", FATS.butter, "salt-by-hand")];
 const STOCK = /\b(chicken|beef|poultry|meat|fish)\b.*\b(stock|broth|bouillon)\b/i;
 
 /** What could stand in for a line of the formula; none where no rule is known. */
@@ -187,14 +210,7 @@ export function swapsFor(item: Item, place: Place, index: number): Swap[] {
   const around = componentsAt(item, place);
   const { name, grams } = around[index];
   if (STOCK.test(name))
-    return [
-      swap(
-        "vegetable-stock",
-        "vegetable stock",
-        [{ name: "vegetable stock", grams }],
-        "suits vegetarians; often saltier: taste first",
-      ),
-    ];
+    return [swap("vegetable-stock", "vegetable stock", [{ name: "vegetable stock", grams }], "vegetable-stock")];
   const id = matchIngredient(name) ?? (/\bwine\b/i.test(name) ? "wine" : "");
   const salted = SALTED.test(name) && !/\bunsalted\b/i.test(name) && (id === "butter" || id === "margarine");
   return (salted ? SALTED_RULES : (RULES[id] ?? [])).map((rule) => rule(grams, around));

@@ -6,7 +6,11 @@ import { heldBack } from "./formula";
 import { noteUsed, settleUsed, stickyCorrection } from "./by-feel";
 import { componentsAt, deskTotals, withComponents, type Place } from "./desk";
 import { crustShares, dishScale, latticeReserve, milderPart } from "./dish";
+import items from "@/db/demo/items.json";
+import { weightText } from "../quantities/display";
 import { applySwap, swapsFor } from "./swaps";
+import { swapText } from "./swaps-text";
+import { answerText, questionText } from "./ways-text";
 import { richnessOf, RICHNESS, setRichness, waysOf } from "./ways";
 
 const DOUGH: Place = { in: "dough", part: 0 };
@@ -33,7 +37,7 @@ describe("exchanges in a formula", () => {
       ["self-raising flour", 300],
       ["butter", 150],
     ]);
-    expect(swapsFor(item, DOUGH, 0)[0].effect).toContain("15 g of leavener is in it already");
+    expect(swapText(swapsFor(item, DOUGH, 0)[0], weightText)).toContain("15 g of leavener is in it already");
   });
   test("N30: 200 g of butter become 164 g of shortening and 32 g of water", () => {
     const item = withLines(DOUGH, [line("plain flour", 400, { flour: true }), line("unsalted butter", 200), line("water", 60)]);
@@ -114,7 +118,7 @@ describe("questions on which cooks differ", () => {
     const weak = way(pocket, "flour")!.options.find((o) => o.id === "weakened")!;
     expect(deskTotals(weak.item).flourG).toBeCloseTo(deskTotals(pocket).flourG, 6);
     expect(way(weak.item, "flour")!.chosen).toBe("weakened");
-    expect(weak.effect).toMatch(/% protein/);
+    expect(answerText({ id: "flour" }, weak, weightText).effect).toMatch(/% protein/);
   });
   test("C17, C38: cutting from a sheet brings offcuts, and a question about them", () => {
     const pocket = demoItem("reed-pocket");
@@ -131,6 +135,17 @@ describe("questions on which cooks differ", () => {
     const exact = way(bun, "amounts")!.options.find((o) => o.id === "exact")!.item;
     expect(exact.dough.holdBack).toBeUndefined();
     expect(way(exact, "amounts")!.options.find((o) => o.id === "feel")!.item.dough.holdBack).toMatchObject({ pct: 10 });
+  });
+  test("every question and every answer has its words", () => {
+    for (const { id } of items)
+      for (const way of waysOf(demoItem(id))) {
+        expect(questionText(way)).toMatch(/\?$/);
+        for (const option of way.options) {
+          const { name, effect } = answerText(way, option, weightText);
+          expect(name).not.toBe("");
+          expect(effect).not.toMatch(/undefined|NaN/);
+        }
+      }
   });
   test("every answer of every question is a right item", () => {
     for (const id of ITEMS)

@@ -1,23 +1,26 @@
 import type { Component, Item } from "./schema";
 import { disc } from "../quantities/geometry";
 import { matchIngredient } from "../ingredients/names";
-import { biteOf, doughProtein } from "./checks";
-import { BITE_TEXT } from "./checks-text";
+import { doughProtein } from "./checks";
 import { deskTotals, freshId } from "./desk";
 import { FAT_PCT } from "../ingredients/fat";
 import { cutWithRerolls } from "./dough";
 import { fillingLimit } from "./seasoning";
 
-/** One way of a question on which cooks differ, with what it does and the item as it would be. */
+/** Questions on which cooks differ. Worded in `ways-text.ts`, with what each answer does. */
+export type WayId = "leavener" | "sugar" | "flour" | "circles" | "scraps" | "measuring" | "fullness" | "amounts";
+
+/** Figures that an answer's words need: g, mm, % and counts, by the names that `ways-text.ts` gives them. */
+export type Figures = Readonly<Record<string, number>>;
+
+/** One answer, with its figures and the item as it would be. */
 export interface WayOption {
   readonly id: string;
-  readonly name: string;
-  readonly effect: string;
+  readonly figures: Figures;
   readonly item: Item;
 }
 export interface Way {
-  readonly id: string;
-  readonly question: string;
+  readonly id: WayId;
   readonly options: readonly WayOption[];
   /** Option that the item follows now; undefined where it follows none of them. */
   readonly chosen: string | undefined;
@@ -88,46 +91,33 @@ export function setRichness(item: Item, ratio: number): Item {
 const CUT = { cutFrac: 0.7, rerolls: 2 } as const;
 const near = (a: number, b: number, tolerance: number): boolean => Math.abs(a - b) <= tolerance;
 
-/** A question of how much of a kind of ingredient goes on the flour, %, each share with its name and what it does. */
+/** A question of how much of a kind of ingredient goes on the flour, %. */
 function shareWay(
   item: Item,
-  id: string,
-  question: string,
+  id: WayId,
   ingredient: { which: (c: Component) => boolean; name: string },
-  shares: readonly (readonly [pct: number, name: string, effect: string])[],
+  shares: readonly number[],
 ): Way {
   const now = (100 * gramsOf(item, ingredient.which)) / Math.max(1, deskTotals(item).flourG);
   return {
     id,
-    question,
-    options: shares.map(([pct, name, effect]) => ({
+    options: shares.map((pct) => ({
       id: String(pct),
-      name,
-      effect,
+      figures: {},
       item: setShare(item, ingredient.which, ingredient.name, pct),
     })),
-    chosen: shares.find(([pct]) => near(pct, now, 0.3))?.[0].toString(),
+    chosen: shares.find((pct) => near(pct, now, 0.3))?.toString(),
   };
 }
 
 const isUnyeasted = (item: Item): boolean => item.piece.doughG > 0 && !allDough(item).some(isYeast);
 
 const leavener = (item: Item): Way | undefined =>
-  isUnyeasted(item)
-    ? shareWay(item, "leavener", "Leavener in the pastry?", { which: isPowder, name: "baking powder" }, [
-        [0, "none", "flat and crisp, sharp edges, keeps its shape"],
-        [1, "1 % baking powder", "a little lighter, edges soften slightly"],
-        [2, "2 % baking powder", "puffs and cracks; softer, staler sooner"],
-      ])
-    : undefined;
+  isUnyeasted(item) ? shareWay(item, "leavener", { which: isPowder, name: "baking powder" }, [0, 1, 2]) : undefined;
 
 const sugar = (item: Item): Way | undefined =>
   isUnyeasted(item) && item.course !== "sweet"
-    ? shareWay(item, "sugar", "Sugar in a savoury crust?", { which: isSugar, name: "sugar" }, [
-        [0, "none", "browns slowest; plain beside a salty filling"],
-        [1, "1 %", "not tasted, browns a little sooner"],
-        [2, "2 %", "the most that is usual in a savoury crust; browns sooner, so look early"],
-      ])
+    ? shareWay(item, "sugar", { which: isSugar, name: "sugar" }, [0, 1, 2])
     : undefined;
 
 const MAIN_FLOURS = ["flour-plain", "flour-bread", "flour-00", "flour-cake"];
@@ -160,21 +150,17 @@ function strength(item: Item): Way | undefined {
   const now = starchG > 0.04 * wheat.grams ? "weakened" : matchIngredient(wheat.name) === "flour-bread" ? "strong" : "plain";
   const options = (
     [
-      ["plain", "plain", "plain wheat flour", 0],
-      ["strong", "strong", "strong wheat flour", 0],
-      ["weakened", "plain with a tenth of starch", "plain wheat flour", 10],
+      ["plain", "plain wheat flour", 0],
+      ["strong", "strong wheat flour", 0],
+      ["weakened", "plain wheat flour", 10],
     ] as const
-  ).map(([id, name, flour, starchPct]) => {
+  ).map(([id, flour, starchPct]) => {
     const next = id === now ? item : withFlour(item, flour, starchPct);
     const protein = doughProtein(next);
-    return {
-      id,
-      name,
-      effect: protein === undefined ? "" : `${protein.toFixed(1)} % protein: ${BITE_TEXT[biteOf(protein)]}`,
-      item: next,
-    };
+    const figures: Figures = protein === undefined ? {} : { proteinPct: protein };
+    return { id, figures, item: next };
   });
-  return { id: "flour", question: "How strong a flour?", options, chosen: now };
+  return { id: "flour", options, chosen: now };
 }
 
 function circles(item: Item): Way | undefined {
@@ -186,18 +172,21 @@ function circles(item: Item): Way | undefined {
   const cut = cutWithRerolls({ doughG: deskTotals(item).doughG, pieceG: doughG, ...CUT });
   return {
     id: "circles",
-    question: "Circles: cut from a sheet, or each rolled by itself?",
     options: [
       {
         id: "cut",
-        name: "cut",
-        effect: `rounds of ${across} mm from ${thicknessMm} mm: ${cut.byRoll[0]} at once, ${cut.pieces - cut.byRoll[0]} more from the offcuts, ${Math.round(cut.scrapsG)} g left for an odd last piece`,
+        figures: {
+          acrossMm: across,
+          thicknessMm,
+          atOnce: cut.byRoll[0],
+          later: cut.pieces - cut.byRoll[0],
+          leftG: cut.scrapsG,
+        },
         item: { ...item, piece: { ...item.piece, cutDiameterMm: across } },
       },
       {
         id: "portioned",
-        name: "portioned and rolled",
-        effect: `all of one weight, ${doughG} g, with a thin rim, about ${Math.round(round.value.diameterMm)} mm across; no offcuts`,
+        figures: { pieceG: doughG, acrossMm: round.value.diameterMm },
         item: { ...item, piece: { ...item.piece, cutDiameterMm: undefined, scraps: undefined } },
       },
     ],
@@ -211,20 +200,9 @@ function scraps(item: Item): Way | undefined {
   const set = (way: "chill" | "merge"): Item => ({ ...item, piece: { ...item.piece, scraps: way } });
   return {
     id: "scraps",
-    question: "What becomes of the offcuts?",
     options: [
-      {
-        id: "chill",
-        name: "stack, chill, roll again",
-        effect: "20 min in the fridge before each rolling; as tender as the first, for show",
-        item: set("chill"),
-      },
-      {
-        id: "merge",
-        name: "one big last piece",
-        effect: `pressed together at once into one of about ${Math.round(left + (item.piece.doughG * 3) / 2)} g: quicker, bakes about 5 min longer by itself`,
-        item: set("merge"),
-      },
+      { id: "chill", figures: {}, item: set("chill") },
+      { id: "merge", figures: { pieceG: left + (item.piece.doughG * 3) / 2 }, item: set("merge") },
     ],
     chosen: item.piece.scraps ?? "chill",
   };
@@ -235,15 +213,9 @@ function measuring(item: Item): Way | undefined {
   const set = (way: "scale" | "eye"): Item => ({ ...item, piece: { ...item.piece, portionBy: way } });
   return {
     id: "measuring",
-    question: "Pieces by the scale or by eye?",
     options: [
-      { id: "scale", name: "scale", effect: "within 5 %: they proof and bake alike", item: set("scale") },
-      {
-        id: "eye",
-        name: "by eye",
-        effect: "halves, thirds and sectors; small ones go in together and come out first",
-        item: set("eye"),
-      },
+      { id: "scale", figures: {}, item: set("scale") },
+      { id: "eye", figures: {}, item: set("eye") },
     ],
     chosen: item.piece.portionBy ?? "scale",
   };
@@ -251,9 +223,9 @@ function measuring(item: Item): Way | undefined {
 
 /** Filling to skin by weight: what a learner, a practised hand and a generous one close. */
 const FULLNESS = [
-  ["learner", "level, until practised", 0.53, "closes every time"],
-  ["practised", "enough, none bursts", 0.8, "rounded spoon; press the air out"],
-  ["generous", "as heavy as the dough", 1, "needs a wide, clean rim; close the first one as a trial"],
+  ["learner", 0.53],
+  ["practised", 0.8],
+  ["generous", 1],
 ] as const;
 
 function fullness(item: Item): Way | undefined {
@@ -261,17 +233,11 @@ function fullness(item: Item): Way | undefined {
   if (doughG === 0 || fillingG === 0) return undefined;
   return {
     id: "fullness",
-    question: "How full?",
-    options: FULLNESS.map(([id, name, ratio, effect]) => {
+    options: FULLNESS.map(([id, ratio]) => {
       const grams = Math.round(fillingLimit(doughG, ratio).mostG * 10) / 10;
-      return {
-        id,
-        name,
-        effect: `${grams} g in a skin of ${doughG} g: ${effect}`,
-        item: { ...item, piece: { ...item.piece, fillingG: grams } },
-      };
+      return { id, figures: { fillingG: grams, skinG: doughG }, item: { ...item, piece: { ...item.piece, fillingG: grams } } };
     }),
-    chosen: FULLNESS.find(([, , ratio]) => near(ratio, fillingG / doughG, 0.04))?.[0],
+    chosen: FULLNESS.find(([, ratio]) => near(ratio, fillingG / doughG, 0.04))?.[0],
   };
 }
 
@@ -286,18 +252,15 @@ function amounts(item: Item): Way | undefined {
   const held = Math.round((liquid.grams * (item.dough.holdBack?.pct ?? HELD_BACK_PCT)) / 100);
   return {
     id: "amounts",
-    question: "Follow the amounts exactly, or by feel?",
     options: [
       {
         id: "exact",
-        name: "exactly",
-        effect: `all ${Math.round(liquid.grams)} g at once: right for a flour you know`,
+        figures: { liquidG: liquid.grams },
         item: { ...item, dough: { ...item.dough, holdBack: undefined } },
       },
       {
         id: "feel",
-        name: "by feel",
-        effect: `${held} g of the ${liquid.name} waits; what went in is noted and becomes the amount of the next time`,
+        figures: { heldG: held },
         item: item.dough.holdBack
           ? item
           : { ...item, dough: { ...item.dough, holdBack: { component: liquid.id, pct: HELD_BACK_PCT } } },

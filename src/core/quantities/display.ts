@@ -105,6 +105,10 @@ export function weightText(grams: number, weights: "g" | "oz" = "g"): string {
 }
 const OUNCE_G = measureOf("oz", "us")!.factor;
 
+/** The same to a tenth of a gram where so little is weighed, below 100 g: "15.9 g". */
+export const fineWeightText = (grams: number, weights: "g" | "oz" = "g"): string =>
+  weights === "g" && grams < 100 ? `${short(grams, 1)} g` : weightText(grams, weights);
+
 /** A temperature in a scale, from 100 °C on to the nearest 5 °F as dials have it. */
 export function degreesText(celsius: number, scale: "C" | "F"): string {
   if (scale === "C") return `${celsius} °C`;

@@ -13,7 +13,8 @@ import { COLOUR } from "../theme/tokens";
 
 /** What a practised eye would say of this formula: doubts, gaps, bite, richness, and what keeps it from a diet. */
 export function ChecksCard({ item }: { item: Item }) {
-  const shown = useDisplay();
+  const { fine: weight, degrees } = useDisplay();
+  const shown = { weight, degrees };
   const checks = itemChecks(item);
   const totals = deskTotals(item);
   const protein = doughProtein(item);

@@ -8,6 +8,7 @@ import SwapHoriz from "@mui/icons-material/SwapHorizOutlined";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { componentsAt, removeComponent, renameComponent, setGrams, setPercent, type Place } from "@/core/item/desk";
 import { applySwap, swapsFor } from "@/core/item/swaps";
+import { swapText } from "@/core/item/swaps-text";
 import { settleUsed } from "@/core/item/by-feel";
 import { readOne } from "@/core/item/recipe";
 import type { Item } from "@/core/item/schema";
@@ -18,6 +19,7 @@ import type { Result } from "@/core/shared/issue";
 import { useState } from "react";
 import Button from "@mui/material/Button";
 import { NumberField } from "../kit/NumberField";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { TextCell } from "./TextCell";
 
@@ -179,6 +181,7 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
 function Instead({ item, place, index, onChange }: Pick<Props, "item" | "place" | "onChange"> & { index: number }) {
   const [at, setAt] = useState<HTMLElement | null>(null);
   const { name } = componentsAt(item, place)[index];
+  const { fine: weight } = useDisplay();
   const swaps = swapsFor(item, place, index);
   if (swaps.length === 0) return null;
   return (
@@ -202,7 +205,7 @@ function Instead({ item, place, index, onChange }: Pick<Props, "item" | "place" 
                 {swap.also.map((a) => `${one(Math.abs(a.grams))} g ${a.grams < 0 ? "less" : "more"} ${a.name}`).join(", ")}
               </Box>
             )}
-            <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>{swap.effect}</Box>
+            <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>{swapText(swap, weight)}</Box>
           </MenuItem>
         ))}
       </Menu>

@@ -7,8 +7,10 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { fatRatioText } from "@/core/ingredients/exchange";
+import { answerText, questionText } from "@/core/item/ways-text";
 import { richnessOf, RICHNESS, setRichness, waysOf, type Way } from "@/core/item/ways";
 import type { Item } from "@/core/item/schema";
+import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 
 /** Where cooks differ, worked out for this item: each answer says what it does before it is taken. */
@@ -50,19 +52,21 @@ export function WaysCard({ item, onChange }: { item: Item; onChange: (item: Item
 
 function Question({ way, onChange }: { way: Way; onChange: (item: Item) => void }) {
   const [looked, setLooked] = useState<string | undefined>(undefined);
+  const { fine: weight } = useDisplay();
   const shown = way.options.find((o) => o.id === (looked ?? way.chosen));
+  const question = questionText(way);
   return (
     <Box sx={{ py: 1, borderTop: `1px solid ${COLOUR.line}` }}>
       <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
         <Typography variant="body2" sx={{ flex: "1 1 200px" }}>
-          {way.question}
+          {question}
         </Typography>
         <ToggleButtonGroup
           exclusive
           size="small"
           sx={{ flexWrap: "wrap" }}
           value={way.chosen ?? null}
-          aria-label={way.question}
+          aria-label={question}
           onChange={(_, id: string | null) => id && onChange(way.options.find((o) => o.id === id)!.item)}
         >
           {way.options.map((option) => (
@@ -75,13 +79,15 @@ function Question({ way, onChange }: { way: Way; onChange: (item: Item) => void 
               onBlur={() => setLooked(undefined)}
               sx={{ textTransform: "none", minHeight: 34 }}
             >
-              {option.name}
+              {answerText(way, option, weight).name}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
       </Box>
       <Typography variant="caption" sx={{ display: "block", minHeight: 20 }}>
-        {shown ? `${looked && looked !== way.chosen ? "would be: " : ""}${shown.effect}` : "this item goes its own way"}
+        {shown
+          ? `${looked && looked !== way.chosen ? "would be: " : ""}${answerText(way, shown, weight).effect}`
+          : "this item goes its own way"}
       </Typography>
     </Box>
   );

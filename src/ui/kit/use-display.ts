@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import { dialOf } from "@/core/quantities/heat-words";
-import { degreesText, heatText, weightText } from "@/core/quantities/display";
+import { degreesText, fineWeightText, heatText, weightText } from "@/core/quantities/display";
 import type { System } from "@/core/quantities/unit-table";
 import { clockText, type ClockStyle } from "@/core/shared/clock";
 import { z } from "zod";
@@ -42,6 +42,8 @@ export interface Shown {
   readonly clock: (minute: number) => string;
   /** "860 g", "2.16 kg" or "1 lb 14 oz". */
   readonly weight: (grams: number) => string;
+  /** The same to a tenth of a gram below 100 g. */
+  readonly fine: (grams: number) => string;
   /** A temperature in °C in the cook's scale. */
   readonly degrees: (celsius: number) => string;
   /** A text that a cook wrote, with its temperatures in the scale of whoever reads. */
@@ -60,6 +62,7 @@ export function useDisplay(): Shown {
       set: (change) => put(JSON.stringify({ ...display, ...change })),
       clock: (minute) => clockText(minute, display.clock as ClockStyle),
       weight: (grams) => weightText(grams, display.weights),
+      fine: (grams) => fineWeightText(grams, display.weights),
       degrees: (celsius) => degreesText(celsius, display.heat),
       heat: (words) => heatText(words, display.heat),
       dial: (words) => {

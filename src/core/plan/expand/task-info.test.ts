@@ -18,7 +18,10 @@ const planOf = (over: Record<string, unknown>) => makePlan(expectRequest(demoInp
 test("the same pieces at the same step have the same name in every plan", () => {
   const names = (over: Record<string, unknown>) => Object.keys(planOf(over).tasks).sort();
   const kitchen = demoKitchen("first-kitchen");
-  const early = { ...kitchen, cooks: [{ ...kitchen.cooks[0], hours: [{ day: -1, from: "08:00", to: "20:00" }, ...kitchen.cooks[0].hours] }] };
+  const early = {
+    ...kitchen,
+    cooks: [{ ...kitchen.cooks[0], hours: [{ day: -1, from: "08:00", to: "20:00" }, ...kitchen.cooks[0].hours] }],
+  };
   expect(names({ kitchen: early })).toEqual(names({}));
   expect(names({})).toContain("slipway-pie/a-bake/0-16");
 });
