@@ -157,3 +157,20 @@ test("a row that cannot be read is shown as such and breaks nothing else", async
     db.close();
   }
 });
+
+test("a search that is cut off says so on the plan it left, and goes on when the page opens again", async ({ page }) => {
+  await page.goto("/g/launch-night");
+  await guests(page).fill("21");
+  await expect(page.getByTestId("plan-state")).toHaveText(/making it fresher/, { timeout: 30_000 });
+  // A first plan is kept a second after it is drawn.
+  await page.waitForTimeout(2500);
+  await page.goto("/");
+  await page.goto("/g/launch-night");
+  await expect(page.getByText(/was cut off when the page was left; it goes on/)).toBeVisible();
+  await expect(page.getByTestId("plan-state")).toHaveText(/making it fresher/, { timeout: 30_000 });
+  await page.getByRole("button", { name: "Good enough" }).click();
+  await expect(page.getByTestId("plan-state")).toHaveText("The plan fits");
+  await expect(page.getByText(/was cut off/)).toBeHidden();
+  await page.reload();
+  await expect(page.getByTestId("plan-state")).toHaveText("The plan fits");
+});

@@ -5,7 +5,7 @@ import type { PlanRequest } from "@/core/plan/request";
 import type { Plan } from "@/core/plan/schema";
 import { fail, ok, type Result } from "@/core/shared/issue";
 import { handTimers } from "../session/testing";
-import { PlanSession, type Planner } from "./plan-session";
+import { FRAME_MS, PlanSession, type Planner } from "./plan-session";
 import type { Draft } from "./plan-state";
 
 const demo = expectRequest(demoInput("first-try"));
@@ -104,7 +104,7 @@ test("what is typed is checked after it is drawn, searched for when typing pause
   await timers.pass(0);
   session.type(withGuests(9));
   session.type(withGuests(12));
-  await timers.pass(0);
+  await timers.pass(FRAME_MS);
   expect(session.state.stale).toBe(true);
   expect(searches[0].cancelled).toBe(true);
   await timers.pass(350);

@@ -57,6 +57,8 @@ export interface PlanSessionOptions {
   readonly whenReleased: (change: () => void) => void;
 }
 
+/** What is typed is drawn within so many ms, before it is checked and weighed. */
+export const FRAME_MS = 30;
 /** The first plan is drawn before it is kept and a worker made ready for the next question: both take time from it, ms. */
 const DRAWN_MS = 1000;
 /** A plan that gets better is kept at most this often, ms. */
@@ -136,7 +138,7 @@ export class PlanSession {
         stale: !checked.ok || this.goodKey !== this.wantedKey,
       });
       this.want(PAUSE_MS);
-    }, 0);
+    }, FRAME_MS);
   };
 
   /** "Good enough": the newest plan, also one that is not drawn yet, is the plan. */
