@@ -1,3 +1,4 @@
+import { throughStep } from "../item/resolve";
 import { mixedDoughG } from "../item/yields";
 import { down } from "../shared/rounding";
 import { splitBatches } from "./split";
@@ -28,15 +29,7 @@ export interface Group {
 
 /** Steps that belong to the dough (or filling): those of that part, and all that lead up to them. */
 function phase(steps: readonly Step[], part: "dough" | "filling"): Step[] {
-  const byId = new Map(steps.map((step) => [step.id, step]));
-  const inside = new Set<string>();
-  const walk = (id: string) => {
-    const step = byId.get(id);
-    if (!step || inside.has(id)) return;
-    inside.add(id);
-    step.after.forEach((link) => walk(link.step));
-  };
-  steps.filter((step) => step.part === part).forEach((step) => walk(step.id));
+  const inside = new Set(steps.filter((step) => step.part === part).flatMap((step) => [...throughStep(steps, step.id)]));
   return steps.filter((step) => inside.has(step.id));
 }
 

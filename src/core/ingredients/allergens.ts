@@ -2,28 +2,31 @@ import { fail, ok, type Result } from "../shared/issue";
 
 export type Regime = "eu" | "us";
 
+const GLUTEN = ["wheat", "rye", "barley", "oats"] as const;
+
+/** What an ingredient may be said to contain: the groups, gluten by its grains. */
+export const ALLERGEN_TAGS = [
+  ...GLUTEN,
+  "crustaceans",
+  "eggs",
+  "fish",
+  "peanuts",
+  "soy",
+  "milk",
+  "nuts",
+  "celery",
+  "mustard",
+  "sesame",
+  "sulphites",
+  "lupin",
+  "molluscs",
+] as const;
+
 /** Groups that must be named, in the order in which they are shown. Public lists; local rules come first. */
 const GROUPS: Readonly<Record<Regime, readonly string[]>> = {
-  eu: [
-    "gluten",
-    "crustaceans",
-    "eggs",
-    "fish",
-    "peanuts",
-    "soy",
-    "milk",
-    "nuts",
-    "celery",
-    "mustard",
-    "sesame",
-    "sulphites",
-    "lupin",
-    "molluscs",
-  ],
+  eu: ["gluten", ...ALLERGEN_TAGS.slice(GLUTEN.length)],
   us: ["milk", "eggs", "fish", "crustaceans", "nuts", "peanuts", "wheat", "soy", "sesame"],
 };
-const GLUTEN = ["wheat", "rye", "barley", "oats"];
-
 const groupsOf = (tags: ReadonlySet<string>, regime: Regime): string[] =>
   GROUPS[regime].filter((group) => (group === "gluten" ? GLUTEN.some((tag) => tags.has(tag)) : tags.has(group)));
 

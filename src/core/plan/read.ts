@@ -4,7 +4,7 @@ import { type Demand } from "../gathering/demands";
 import { sizeOf } from "../shared/range";
 import { type Expansion } from "./expand/expand";
 import { isReadyWork } from "./expand/ready";
-import { HEAT_KINDS } from "../item/step";
+import { isHeat } from "./expand/timing";
 import type { Load, Lot, Note, Serve } from "./schema";
 import type { Work } from "../batching/work";
 
@@ -33,27 +33,27 @@ export function lotsIn(expansion: Expansion): Lot[] {
   return lots;
 }
 
-const isHeated = (work: Work): boolean => (HEAT_KINDS as readonly string[]).includes(work.step.kind);
-
 /** One load for each task that bakes, steams, fries or reheats. */
 export function loadsIn(expansion: Expansion, solution: Solution): Load[] {
   const taken = new Map(solution.tasks.map((task) => [task.id, task.taken]));
   const number = new Map<string, number>();
-  return expansion.workload.works.filter(isHeated).map((work) => {
-    const key = `${work.item.id}/${work.step.kind}`;
-    number.set(key, (number.get(key) ?? 0) + 1);
-    const family = work.chamber ?? work.step.equipment[0]?.id ?? "hob";
-    const chamber = taken.get(work.id)?.find((id) => id === family || id.startsWith(`${family}-`)) ?? family;
-    return {
-      id: `${key}/${number.get(key)}`,
-      item: work.item.id,
-      step: work.step.id,
-      chamber,
-      pieces: sizeOf(work.range),
-      range: work.range,
-      carriers: work.carriers,
-    };
-  });
+  return expansion.workload.works
+    .filter((work) => isHeat(work.step))
+    .map((work) => {
+      const key = `${work.item.id}/${work.step.kind}`;
+      number.set(key, (number.get(key) ?? 0) + 1);
+      const family = work.chamber ?? work.step.equipment[0]?.id ?? "hob";
+      const chamber = taken.get(work.id)?.find((id) => id === family || id.startsWith(`${family}-`)) ?? family;
+      return {
+        id: `${key}/${number.get(key)}`,
+        item: work.item.id,
+        step: work.step.id,
+        chamber,
+        pieces: sizeOf(work.range),
+        range: work.range,
+        carriers: work.carriers,
+      };
+    });
 }
 
 /** When each demand is ready and when it is eaten or put away. */

@@ -27,4 +27,3 @@ export const RequestSchema = z.object({
 });
 
 export type PlanRequest = z.output<typeof RequestSchema>;
-export type PlanRequestInput = z.input<typeof RequestSchema>;

@@ -134,7 +134,6 @@ export type Serve = Plan["serves"][number];
 export type Note = Plan["notes"][number];
 export type Target = z.output<typeof TargetSchema>;
 export type TaskInfo = z.output<typeof TaskInfoSchema>;
-export type TaskWhat = z.output<typeof WhatSchema>;
 export type Reason = Plan["refusal"][number];
 
 /** Pieces that a task is for, item by item, with the name of the step in each. */

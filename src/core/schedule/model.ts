@@ -15,8 +15,6 @@ export interface ModelUse {
 }
 
 export const NO_PART = 1 << 30;
-/** Stands for "no maximum" in lags. */
-export const FOREVER = 1 << 28;
 
 /** What holds of a chamber: °C, °C per minute, minutes. */
 export interface Chamber {

@@ -32,14 +32,3 @@ export function readDocument<S extends z.ZodType>(
       now = kind.upcasters[version](now as Record<string, unknown>);
   return parseWith(kind.schema, now);
 }
-
-/** The same from its text as it lies in a database; damaged text is told like a damaged field. */
-export function readDocumentText<S extends z.ZodType>(kind: DocumentKind<S>, written: number, text: string): Result<z.output<S>> {
-  let document: unknown;
-  try {
-    document = JSON.parse(text);
-  } catch {
-    return fail({ code: "unreadable", path: [], got: text.slice(0, 40), wanted: "JSON" });
-  }
-  return readDocument(kind, written, document);
-}

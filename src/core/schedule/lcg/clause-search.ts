@@ -5,7 +5,7 @@ import { shortPause } from "./chamber";
 import { build, type Built } from "./build";
 import { type Moment } from "./moment";
 
-export interface LearningOptions {
+export interface ClauseSearchOptions {
   /** Only schedules that cost at most this are wanted; without it any. */
   readonly target?: number;
   /** Dead ends after which the search gives up for now. */
@@ -79,7 +79,7 @@ export class ClauseSearch {
     return this.built.objective.proven(this.built.engine);
   }
 
-  run(options: LearningOptions): Outcome {
+  run(options: ClauseSearchOptions): Outcome {
     const { engine, objective } = this.built;
     engine.backTo(0);
     if (!this.tidy()) return { kind: "none" };
@@ -114,7 +114,7 @@ export class ClauseSearch {
 
   /** Searches until a schedule, a proof or the number of conflicts; undefined for the last. */
   private round(
-    options: LearningOptions,
+    options: ClauseSearchOptions,
     target: readonly number[],
     kept: readonly number[],
     stopAt: number,
