@@ -34,6 +34,9 @@ export interface PassOptions {
  * Depth-first construction of schedules: the task with the least room for its size of trouble is placed next,
  * its time windows are propagated to all others, and a dead end takes the last placement back. Tasks that maximum
  * lags hold together are placed together. A task that led to dead ends is taken earlier in later passes.
+ *
+ * Invariants of a pass: `cursors[0..depth)` are the tasks it placed, in order, each with the windows before it at
+ * `marks[d]`; `cursors[depth]` is the open one; every other task of the pass waits in `unplaced` or is among the `out`.
  */
 export class Search {
   readonly windows: Windows;
@@ -48,6 +51,14 @@ export class Search {
   private readonly cursors: Cursor[] = [];
   private readonly marks: Int32Array;
   private readonly rootMark: number;
+  /** Of the present pass: how many tasks are placed, dead ends so far, tasks left out, and the windows it began with. */
+  private depth = 0;
+  private deadEnds = 0;
+  private out = 0;
+  private base = 0;
+  /** The cluster that is being placed, and the dead ends in it since it was begun. */
+  private active = -1;
+  private inCluster = 0;
   private readonly unplaced: Unplaced;
   private readonly bound: CostBound;
   /** The choices of the last snapshot. */
@@ -131,95 +142,118 @@ export class Search {
 
   /** Places every task that is not placed yet. On success the schedule is left in place and returned. */
   construct(options: PassOptions): Schedule | undefined {
-    const { model, occupancy, windows } = this;
+    this.beginPass(options);
+    if (this.unplaced.count === 0) return this.snapshot(false);
+    this.open(options);
+    for (;;) {
+      if (this.placeNext(options)) {
+        if (this.unplaced.count > 0) this.open(options);
+        else return this.out === 0 ? this.snapshot(false) : this.giveUp(this.out);
+        continue;
+      }
+      this.noteDeadEnd();
+      if (this.mayLeaveOut(options)) {
+        this.leaveOutCluster();
+        if (this.unplaced.count === 0 || this.out > (options.mostOut ?? Infinity))
+          return this.giveUp(this.unplaced.count + this.out);
+        this.open(options);
+      } else if (!this.takeBack(options)) return this.giveUp(this.unplaced.count + this.out);
+    }
+  }
+
+  private beginPass(options: PassOptions): void {
+    const { model, occupancy } = this;
     this.unplaced.clear();
     this.bound.setInPlay();
     for (let i = 0; i < model.n; i++) {
       if (occupancy.isPlaced(i)) continue;
       this.unplaced.add(i, options.whim > 0 ? 2 ** (options.whim * (this.chance.unit() - 0.5)) : 1);
     }
-    const base = windows.mark();
-    let depth = 0;
-    let deadEnds = 0;
-    let active = -1;
-    let out = 0;
-    let inCluster = 0;
+    this.base = this.windows.mark();
+    this.depth = 0;
+    this.deadEnds = 0;
+    this.active = -1;
+    this.out = 0;
+    this.inCluster = 0;
     this.partial = undefined;
     this.left = model.n + 1;
-    if (this.unplaced.count === 0) return this.snapshot(false);
-    this.open(depth, this.unplaced.pick(active, options.aims), options);
-    for (;;) {
-      const cursor = this.cursors[depth];
-      let advanced = false;
-      while (cursor.handed < options.tries && cursor.next()) {
-        this.marks[depth] = windows.mark();
-        if (
-          windows.fix(cursor.task, cursor.start, cursor.end) &&
-          (options.below === Infinity || this.costBound() < options.below)
-        ) {
-          advanced = true;
-          break;
-        }
-        windows.undo(this.marks[depth]);
-        occupancy.remove(cursor.task);
-        this.moveOn(cursor);
+  }
+
+  /** Gives the open task a place that the times of all others leave it, and goes one deeper. False: it has none. */
+  private placeNext({ tries, below }: PassOptions): boolean {
+    const { model, occupancy, windows } = this;
+    const cursor = this.cursors[this.depth];
+    while (cursor.handed < tries && cursor.next()) {
+      this.marks[this.depth] = windows.mark();
+      if (windows.fix(cursor.task, cursor.start, cursor.end) && (below === Infinity || this.costBound() < below)) {
+        if (this.active !== model.cluster[cursor.task]) this.inCluster = 0;
+        this.active = model.cluster[cursor.task];
+        this.depth++;
+        return true;
       }
-      if (advanced) {
-        if (active !== model.cluster[cursor.task]) inCluster = 0;
-        active = model.cluster[cursor.task];
-        if (this.unplaced.count === 0) {
-          if (out === 0) return this.snapshot(false);
-          return this.giveUp(depth + 1, base, out);
-        }
-        depth++;
-        this.open(depth, this.unplaced.pick(active, options.aims), options);
-        continue;
-      }
-      deadEnds++;
-      this.trouble[cursor.task] += 1;
-      if (occupancy.refusedBy >= 0) this.refusals[occupancy.refusedBy]++;
-      const stuckIn = model.cluster[cursor.task];
-      const alone = depth === 0 || model.cluster[this.cursors[depth - 1].task] !== stuckIn;
-      if (options.patience > 0 && (alone || ++inCluster > options.patience) && deadEnds <= options.deadEnds) {
-        // The cluster is left out with what of it was placed last; the others go on from before it.
-        inCluster = 0;
-        out++;
-        for (; depth > 0 && model.cluster[this.cursors[depth - 1].task] === stuckIn; depth--) {
-          const above = this.cursors[depth - 1];
-          windows.undo(this.marks[depth - 1]);
-          occupancy.remove(above.task);
-          out++;
-        }
-        out += this.unplaced.dropCluster(stuckIn);
-        active = -1;
-        if (this.unplaced.count === 0 || out > (options.mostOut ?? Infinity))
-          return this.giveUp(depth, base, this.unplaced.count + out);
-        this.open(depth, this.unplaced.pick(active, options.aims), options);
-        continue;
-      }
-      this.unplaced.add(cursor.task);
-      if (this.unplaced.count + out < this.left) {
-        this.left = this.unplaced.count + out;
-        this.partial = this.snapshot(true);
-      }
-      if (depth === 0 || deadEnds > options.deadEnds) return this.giveUp(depth, base, this.unplaced.count + out);
-      depth--;
-      const above = this.cursors[depth];
-      windows.undo(this.marks[depth]);
-      occupancy.remove(above.task);
-      this.moveOn(above);
-      active = model.cluster[above.task];
+      windows.undo(this.marks[this.depth]);
+      occupancy.remove(cursor.task);
+      this.moveOn(cursor);
     }
+    return false;
+  }
+
+  private noteDeadEnd(): void {
+    this.deadEnds++;
+    this.trouble[this.cursors[this.depth].task] += 1;
+    if (this.occupancy.refusedBy >= 0) this.refusals[this.occupancy.refusedBy]++;
+  }
+
+  /** Whether the cluster of the open task is left out rather than what was placed before it moved. */
+  private mayLeaveOut({ patience, deadEnds }: PassOptions): boolean {
+    if (patience === 0) return false;
+    const { cluster } = this.model;
+    const alone = this.depth === 0 || cluster[this.cursors[this.depth - 1].task] !== cluster[this.cursors[this.depth].task];
+    return (alone || ++this.inCluster > patience) && this.deadEnds <= deadEnds;
+  }
+
+  /** The cluster of the open task is left out with what of it was placed last; the others go on from before it. */
+  private leaveOutCluster(): void {
+    const { cluster } = this.model;
+    const stuckIn = cluster[this.cursors[this.depth].task];
+    this.inCluster = 0;
+    this.out++;
+    while (this.depth > 0 && cluster[this.cursors[this.depth - 1].task] === stuckIn) {
+      this.unplace(--this.depth);
+      this.out++;
+    }
+    this.out += this.unplaced.dropCluster(stuckIn);
+    this.active = -1;
+  }
+
+  /** The last placement is taken back and moved on. False: there is none, or the pass has had its dead ends. */
+  private takeBack({ deadEnds }: PassOptions): boolean {
+    this.unplaced.add(this.cursors[this.depth].task);
+    this.keepIfFuller(this.unplaced.count + this.out);
+    if (this.depth === 0 || this.deadEnds > deadEnds) return false;
+    const above = this.cursors[--this.depth];
+    this.unplace(this.depth);
+    this.moveOn(above);
+    this.active = this.model.cluster[above.task];
+    return true;
+  }
+
+  private unplace(depth: number): void {
+    this.windows.undo(this.marks[depth]);
+    this.occupancy.remove(this.cursors[depth].task);
+  }
+
+  private keepIfFuller(left: number): void {
+    if (left >= this.left) return;
+    this.left = left;
+    this.partial = this.snapshot(true);
   }
 
   /** Takes everything back; what was reached is kept as a partial schedule where it is the fullest. */
-  private giveUp(depth: number, base: number, left: number): undefined {
-    if (left < this.left) {
-      this.left = left;
-      this.partial = this.snapshot(true);
-    }
-    for (let d = depth - 1; d >= 0; d--) this.occupancy.remove(this.cursors[d].task);
-    this.windows.undo(base);
+  private giveUp(left: number): undefined {
+    this.keepIfFuller(left);
+    for (let d = this.depth - 1; d >= 0; d--) this.occupancy.remove(this.cursors[d].task);
+    this.windows.undo(this.base);
     return undefined;
   }
 
@@ -228,7 +262,10 @@ export class Search {
     cursor.skip(1 + this.chance.below(1 << Math.min(cursor.handed, 10)), this.chance.below(2) === 0);
   }
 
-  private open(depth: number, task: number, options: PassOptions): void {
+  /** Opens the next task: its placements are walked through from now on. */
+  private open(options: PassOptions): void {
+    const { depth } = this;
+    const task = this.unplaced.pick(this.active, options.aims);
     this.unplaced.take(task);
     this.cursors[depth] ??= new Cursor(this.model, this.windows, this.occupancy);
     this.cursors[depth].begin(task, options.wish(task));
