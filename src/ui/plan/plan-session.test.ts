@@ -4,7 +4,7 @@ import { makePlan } from "@/core/plan/pipeline";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Plan } from "@/core/plan/schema";
 import { fail, ok, type Result } from "@/core/shared/issue";
-import { handTimers } from "../session/testing";
+import { handTimers } from "@tests/session-kit";
 import { FRAME_MS, PlanSession, type Planner } from "./plan-session";
 import type { Draft } from "./plan-state";
 

@@ -29,7 +29,7 @@ export interface WeighLine {
 export interface BatchSheet {
   readonly batch: Weighing;
   readonly item: Item;
-  /** "Slipway pies", or all the items that are mixed in one. */
+  /** An item by its name, or all the items that are mixed in one. */
   readonly heading: string;
   readonly title: string;
   /** First minute at which something of it is done; undefined when it is done ahead or not planned yet. */

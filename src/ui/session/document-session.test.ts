@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from "@/core/shared/issue";
 import { DocumentSession, NO_ANSWER, PAUSE_MS, type Revised } from "./document-session";
-import { handTimers, memoryStore, tabs } from "./testing";
+import { handTimers, memoryStore, tabs } from "@tests/session-kit";
 
 interface Note {
   name: string;

@@ -42,7 +42,7 @@ const TONES: readonly Tone[] = [
 /** The tone of the item at this place in the plan's list of items. */
 export const toneOf = (index: number): Tone => TONES[((index % TONES.length) + TONES.length) % TONES.length];
 
-/** Two letters for an item, so that blocks can be told apart without colour: "Bow-seat buns" gives "BB". */
+/** Two letters for an item, so that blocks can be told apart without colour: "Plum buns" gives "PB". */
 export function monogram(name: string): string {
   const words = name.split(/[\s]+/).filter(Boolean);
   const letters = words.length > 1 ? words[0][0] + words[words.length - 1][0] : name.slice(0, 2);

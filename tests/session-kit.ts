@@ -1,4 +1,4 @@
-import type { Channel, Store, Timers } from "./platform";
+import type { Channel, Store, Timers } from "@/ui/session/platform";
 
 /** Timers that stand still until a test lets time pass. */
 export function handTimers(): Timers & { pass(ms: number): Promise<void> } {
