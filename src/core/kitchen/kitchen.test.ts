@@ -10,10 +10,8 @@ import { KitchenSchema, type Kitchen } from "./schema";
 import { issueText } from "../shared/issue-text";
 
 const kitchen = demoKitchen("first-kitchen");
-const withEquipment = (over: Partial<Kitchen["equipment"]>): Kitchen => ({
-  ...kitchen,
-  equipment: { ...kitchen.equipment, ...over },
-});
+const withEquipment = (over: object): Kitchen =>
+  KitchenSchema.parse({ ...kitchen, equipment: { ...kitchen.equipment, ...over } });
 
 describe("equipment", () => {
   test("a second oven is a chamber of its own", () => {
