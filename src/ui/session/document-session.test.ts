@@ -135,8 +135,9 @@ test("the same field in two tabs is chosen by the cook, and whatever was not tak
 test("tabs tell each other: one that changed nothing follows, and does not echo", async () => {
   const host = server();
   const [first, second] = tabs(2);
-  const a = open(host, { channel: first });
-  const b = open(host, { channel: second });
+  const [a, b] = [open(host), open(host)];
+  const hangUp = a.session.connect(first);
+  b.session.connect(second);
   a.session.change((note) => ({ ...note, name: "Dinner" }));
   await a.timers.pass(PAUSE_MS);
   expect(b.session.state).toMatchObject({ draft: { name: "Dinner" }, saving: "saved" });
@@ -144,6 +145,15 @@ test("tabs tell each other: one that changed nothing follows, and does not echo"
   await b.timers.pass(PAUSE_MS);
   expect(host.stored).toEqual({ document: { name: "Dinner", line: "late", guests: [4] }, revision: 3 });
   expect(a.session.state.draft.line).toBe("late");
+  // What is under way when a view goes is still told; afterwards it hears nothing more.
+  a.session.change((note) => ({ ...note, line: "early" }));
+  a.session.flush();
+  hangUp();
+  await a.timers.pass(0);
+  expect(b.session.state.draft.line).toBe("early");
+  b.session.change((note) => ({ ...note, line: "never" }));
+  await b.timers.pass(PAUSE_MS);
+  expect(a.session.state.draft.line).toBe("early");
 });
 
 test("undo survives a reload and takes quick typing back as one", async () => {

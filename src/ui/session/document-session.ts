@@ -47,8 +47,6 @@ export interface DocumentOptions<T> {
   readonly timers: Timers;
   /** Where what can be taken back, and what is not saved yet, outlives a reload. */
   readonly store: Store;
-  /** To the same document in other tabs. */
-  readonly channel?: Channel;
 }
 
 /** What outlives a reload. `base` and `draft` only while something is not saved. */
@@ -74,6 +72,9 @@ export class DocumentSession<T extends object> {
   private timer: unknown;
   private retryMs = RETRY_MS;
   private sending = false;
+  /** To the same document in other tabs, while the view is there and until its last saving is answered. */
+  private channel: Channel | undefined;
+  private leaving = false;
   private readonly listeners = new Set<() => void>();
 
   constructor(private readonly options: DocumentOptions<T>) {
@@ -85,7 +86,6 @@ export class DocumentSession<T extends object> {
     const draft = kept.unsaved?.draft ?? document;
     this.now = { ...this.pristine, draft, canUndo: this.past.length > 0 };
     if (kept.unsaved) this.settle(0);
-    options.channel?.listen((news) => this.heard(news as Revised<T>));
   }
 
   get state(): DocumentState<T> {
@@ -132,6 +132,22 @@ export class DocumentSession<T extends object> {
     this.tell({ conflict: undefined });
     this.put(merged(conflict.theirs.document, chosen));
   };
+
+  /** Talks to the same document in other tabs from now on. @returns how to hang up; what is being sent is still told */
+  readonly connect = (channel: Channel): (() => void) => {
+    this.channel = channel;
+    this.leaving = false;
+    channel.listen((news) => this.heard(news as Revised<T>));
+    return () => {
+      this.leaving = true;
+      if (!this.sending) this.hangUp();
+    };
+  };
+
+  private hangUp(): void {
+    this.channel?.close();
+    this.channel = undefined;
+  }
 
   /** Whether anything would be lost if the page were left now. */
   get unsaved(): boolean {
@@ -186,6 +202,7 @@ export class DocumentSession<T extends object> {
       .then((answer) => {
         this.sending = false;
         this.answered(draft, answer);
+        if (this.leaving) this.hangUp();
       });
   }
 
@@ -193,7 +210,7 @@ export class DocumentSession<T extends object> {
     if (answer.ok) {
       this.base = { document: draft, revision: answer.value.revision };
       this.retryMs = RETRY_MS;
-      this.options.channel?.tell(this.base);
+      this.channel?.tell(this.base);
       this.settle(PAUSE_MS);
       return;
     }

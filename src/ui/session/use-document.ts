@@ -7,16 +7,13 @@ export interface DocumentForm<T extends object>
   extends DocumentState<T>, Pick<DocumentSession<T>, "change" | "undo" | "retry" | "resolve"> {}
 
 /** A document session of this tab, bound to a view. What it keeps is read once the page is there. */
-export function useDocument<T extends object>(
-  options: Omit<DocumentOptions<T>, "timers" | "store" | "channel">,
-): DocumentForm<T> {
+export function useDocument<T extends object>(options: Omit<DocumentOptions<T>, "timers" | "store">): DocumentForm<T> {
   const [session] = useState(() => {
     const there = typeof window !== "undefined";
     return new DocumentSession<T>({
       ...options,
       timers: browserTimers,
       store: there ? tabStore : noStore,
-      channel: tabChannel(`unisynth-${options.key}`),
     });
   });
   const state = useSyncExternalStore(
@@ -24,7 +21,10 @@ export function useDocument<T extends object>(
     () => session.state,
     () => session.pristine,
   );
+  const { key } = options;
   useEffect(() => {
+    const channel = tabChannel(`unisynth-${key}`);
+    const hangUp = channel && session.connect(channel);
     const leave = () => session.flush();
     const warn = (event: BeforeUnloadEvent) => {
       session.flush();
@@ -36,7 +36,8 @@ export function useDocument<T extends object>(
       window.removeEventListener("pagehide", leave);
       window.removeEventListener("beforeunload", warn);
       session.flush();
+      hangUp?.();
     };
-  }, [session]);
+  }, [session, key]);
   return { ...state, change: session.change, undo: session.undo, retry: session.retry, resolve: session.resolve };
 }
