@@ -12,6 +12,7 @@ import { clearAll, seedDemo } from "./demo";
 import { gatheringRepository } from "./gatherings";
 import { itemRepository } from "./items";
 import { kitchenRepository } from "./kitchens";
+import { pantryRepository } from "./pantry";
 import { planRepository } from "./plans";
 
 const NOW = "2026-11-25T08:00:00.000Z";
@@ -115,6 +116,16 @@ describe("what is damaged is shown as such and breaks nothing else", () => {
     const { readable, unreadable } = gatheringRepository(db).list();
     expect([readable.length, unreadable.map((row) => row.name)]).toEqual([2, ["First try"]]);
   });
+});
+
+test("a pantry entry that cannot be is listed apart", () => {
+  pantryRepository(db).save({ ingredient: "butter", haveG: 120, packG: 250 });
+  db.run(sql`insert into pantry (ingredient, have_g, pack_price) values ('saffron', 1, 99999999999)`);
+  const { readable, unreadable } = pantryRepository(db).list();
+  expect(readable).toEqual([{ ingredient: "butter", haveG: 120, packG: 250 }]);
+  expect(unreadable.map((row) => issueText(row.issue))).toEqual([
+    "packPrice is 99999999999; expected a number of at most 10000000",
+  ]);
 });
 
 describe("plans", () => {

@@ -5,10 +5,12 @@ import type { PlanRequest } from "@/core/plan/request";
 import type { Progress } from "@/core/schedule/budget";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import type { ExecutionState } from "@/core/schedule/replan/execution-state";
+import { fail, ok, type Result } from "@/core/shared/issue";
 import type { PlanService } from "./plan.protocol";
 
 export interface Run<T> {
-  readonly done: Promise<T>;
+  /** The answer; the issue `failed` where the worker broke down before it had one. */
+  readonly done: Promise<Result<T>>;
   /** Ends the search at once; `done` then never settles. */
   cancel(): void;
 }
@@ -59,11 +61,17 @@ function ask<T>(question: (service: Remote<PlanService>) => Promise<T>): Run<T> 
   const { worker, service } = spare ?? hire();
   spare = undefined;
   // A worker whose script cannot be read, or that breaks down outside a question, never answers it.
-  const broken = new Promise<never>((_, reject) => {
-    worker.addEventListener("error", (event) => reject(new Error(event.message || "the planning worker broke down")));
-    worker.addEventListener("messageerror", () => reject(new Error("the planning worker said something unreadable")));
+  const broken = new Promise<Result<T>>((resolve) => {
+    const say = (got: string) => resolve(fail({ code: "failed", path: ["worker"], got }));
+    worker.addEventListener("error", (event) => say(event.message || "the planning worker broke down"));
+    worker.addEventListener("messageerror", () => say("the planning worker said something unreadable"));
   });
-  const done = Promise.race([question(service), broken]).finally(() => worker.terminate());
+  const answered = question(service).then(
+    (value): Result<T> => ok(value),
+    (error: unknown): Result<T> =>
+      fail({ code: "failed", path: ["worker"], got: error instanceof Error ? error.message : String(error) }),
+  );
+  const done = Promise.race([answered, broken]).finally(() => worker.terminate());
   return { done, cancel: () => worker.terminate() };
 }
 

@@ -14,6 +14,7 @@ import { ItemSchema, type Choices, type Item } from "@/core/item/schema";
 import { optionsOf } from "@/core/item/resolve";
 import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
+import { useAttempt } from "../kit/use-attempt";
 import { TopBar } from "../kit/TopBar";
 import { ConflictDialog } from "../session/ConflictDialog";
 import { SavingState } from "../session/SavingState";
@@ -59,10 +60,19 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
     form.undo();
     setRefused(undefined);
   };
-  const copy = async (emptied: boolean) => {
-    const made = await duplicate(item.id, emptied);
-    if (made.ok) router.push(`/items/${made.value.id}`);
-  };
+  const { attempt, told } = useAttempt();
+  const copy = (emptied: boolean) =>
+    attempt(
+      "Copying it",
+      () => duplicate(item.id, emptied),
+      ({ id }) => router.push(`/items/${id}`),
+    );
+  const putAway = () =>
+    attempt(
+      away ? "Bringing it back" : "Putting it away",
+      () => archive(item.id, !away),
+      () => setAway(!away),
+    );
   const table = { item, system, onChange: change, refused, onRefused: setRefused };
   return (
     <>
@@ -89,13 +99,12 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
             <Button onClick={undo} disabled={!form.canUndo}>
               Undo
             </Button>
-            <Button onClick={() => void copy(false)}>Duplicate</Button>
-            <Button onClick={() => void copy(true)}>Same dough, another filling</Button>
-            <Button onClick={() => void archive(item.id, !away).then((done) => done.ok && setAway(!away))}>
-              {away ? "Bring back" : "Put away"}
-            </Button>
+            <Button onClick={() => copy(false)}>Duplicate</Button>
+            <Button onClick={() => copy(true)}>Same dough, another filling</Button>
+            <Button onClick={putAway}>{away ? "Bring back" : "Put away"}</Button>
           </Box>
         </Box>
+        {told}
         {away && (
           <Typography sx={{ color: COLOUR.caution, mb: 1 }}>
             Put away: it is not offered for new gatherings. “Bring back” undoes that.

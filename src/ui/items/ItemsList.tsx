@@ -8,6 +8,7 @@ import { useRouter } from "next/navigation";
 import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
+import { useAttempt } from "../kit/use-attempt";
 import { Unreadable, type UnreadableRow } from "../kit/Unreadable";
 import { COLOUR, toneOf } from "../theme/tokens";
 import type { ItemCardModel } from "./items.view-model";
@@ -22,6 +23,7 @@ interface Props {
 /** What this cook can make, with what a piece is and what a batch takes. */
 export function ItemsList({ cards, away, unreadable, archive }: Props) {
   const router = useRouter();
+  const { attempt, told } = useAttempt();
   return (
     <>
       <TopBar />
@@ -35,6 +37,7 @@ export function ItemsList({ cards, away, unreadable, archive }: Props) {
             Type in a recipe
           </Button>
         </Box>
+        {told}
         <Unreadable rows={unreadable} kind="item" />
         <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(300px, 1fr))", gap: 2 }}>
           {cards.map((card, i) => (
@@ -68,7 +71,16 @@ export function ItemsList({ cards, away, unreadable, archive }: Props) {
                 sx={{ display: "flex", alignItems: "center", gap: 2, py: 0.75, borderTop: `1px solid ${COLOUR.line}` }}
               >
                 <Link href={`/items/${card.id}`}>{card.name}</Link>
-                <Button size="small" onClick={() => void archive(card.id, false).then(() => router.refresh())}>
+                <Button
+                  size="small"
+                  onClick={() =>
+                    attempt(
+                      `Bringing back ${card.name}`,
+                      () => archive(card.id, false),
+                      () => router.refresh(),
+                    )
+                  }
+                >
                   Bring back
                 </Button>
               </Box>

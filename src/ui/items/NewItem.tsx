@@ -11,10 +11,11 @@ import { itemFromRecipe, type RecipeForm } from "@/core/item/recipe";
 import type { Item } from "@/core/item/schema";
 import { readOvenTemperature } from "@/core/quantities/oven-text";
 import { issueText } from "@/core/shared/issue-text";
-import type { Issue, Result } from "@/core/shared/issue";
+import type { Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
 import { NumberField } from "../kit/NumberField";
 import { TopBar } from "../kit/TopBar";
+import { useAttempt } from "../kit/use-attempt";
 import { CupsSelect } from "../kit/CupsSelect";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
@@ -36,7 +37,6 @@ export function NewItem({ items, create }: Props) {
   const [form, setForm] = useState(EMPTY);
   const [likeId, setLikeId] = useState(items[0]?.id ?? "");
   const [asked, setAsked] = useState(false);
-  const [failed, setFailed] = useState<readonly Issue[]>([]);
   const like = items.find((item) => item.id === likeId) ?? items[0];
   const made = useMemo(
     () =>
@@ -49,23 +49,26 @@ export function NewItem({ items, create }: Props) {
         : undefined,
     [form, system, like, items],
   );
-  const issues = [...(made && !made.ok ? made.issues : []), ...failed];
+  const issues = made && !made.ok ? made.issues : [];
   const errorOf = (field: string, name: string) => {
     const issue = asked ? issues.find((i) => i.path[0] === field) : undefined;
     return issue && issueText(issue, name);
   };
   const set = (edit: Partial<typeof EMPTY>) => {
-    setFailed([]);
     setForm((now) => ({ ...now, ...edit }));
   };
   const oven = form.temperature.trim() ? readOvenTemperature(form.temperature) : undefined;
   const bakes = like?.steps.some((step) => step.kind === "bake");
-  const save = async () => {
+  const { attempt, told } = useAttempt();
+  const save = () => {
     setAsked(true);
     if (!made?.ok) return;
-    const saved = await create(made.value);
-    if (saved.ok) router.push(`/items/${saved.value.id}`);
-    else setFailed(saved.issues);
+    const { value } = made;
+    attempt(
+      "Keeping it",
+      () => create(value),
+      ({ id }) => router.push(`/items/${id}`),
+    );
   };
   return (
     <>
@@ -168,8 +171,9 @@ export function NewItem({ items, create }: Props) {
               {issueText(issues[0], FIELD_NAMES[String(issues[0].path[0])])}
             </Banner>
           )}
+          {told}
           <Box>
-            <Button variant="contained" onClick={() => void save()}>
+            <Button variant="contained" onClick={save}>
               Keep this item
             </Button>
             <Typography variant="caption" sx={{ ml: 2, color: COLOUR.soft }}>

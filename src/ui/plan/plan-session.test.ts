@@ -27,18 +27,21 @@ function byHand() {
     from: Plan | undefined;
     better: (plan: Plan) => void;
     end: (plan: Plan) => void;
-    break: (error: Error) => void;
+    break: (got: string) => void;
     cancelled: boolean;
   }[] = [];
   const planner: Planner = {
     run(request, told, from) {
-      let end!: (plan: Plan) => void;
-      let broken!: (error: Error) => void;
-      const done = new Promise<Plan>((resolve, reject) => {
-        end = resolve;
-        broken = reject;
-      });
-      const search = { request, from, better: told.better, end, break: broken, cancelled: false };
+      let answer!: (result: Result<Plan>) => void;
+      const done = new Promise<Result<Plan>>((resolve) => (answer = resolve));
+      const search = {
+        request,
+        from,
+        better: told.better,
+        end: (plan: Plan) => answer(ok(plan)),
+        break: (got: string) => answer(fail({ code: "failed", path: ["worker"], got })),
+        cancelled: false,
+      };
       searches.push(search);
       return { done, cancel: () => void (search.cancelled = true) };
     },
@@ -135,9 +138,9 @@ test("a worker that breaks down is said, and trying again asks anew", async () =
   const { session, timers, searches } = open();
   session.open();
   await timers.pass(0);
-  searches[0].break(new Error("out of memory"));
+  searches[0].break("out of memory");
   await timers.pass(0);
-  expect(session.state.work).toEqual({ kind: "failed", issue: { code: "failed", path: ["plan"], got: "out of memory" } });
+  expect(session.state.work).toEqual({ kind: "failed", issue: { code: "failed", path: ["worker"], got: "out of memory" } });
   session.goOn();
   expect(session.state.work).toEqual({ kind: "searching" });
   expect(searches).toHaveLength(2);

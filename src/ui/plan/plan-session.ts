@@ -229,27 +229,20 @@ export class PlanSession {
       this.now.good?.plan,
     );
     this.run = mine;
-    mine.done.then(
-      (plan) => {
-        if (this.run !== mine) return;
-        this.run = undefined;
-        this.stopKeeping();
-        if (plan.solution.status === "infeasible") return this.tell({ work: { kind: "refused", plan } });
-        const last = (this.newest = { request, plan });
-        whenReleased(() => {
-          if (!this.run) this.show(last, { kind: "idle" });
-        });
-        this.keep(last, "ended");
-        planner.prepare(plan);
-      },
-      (error: unknown) => {
-        if (this.run !== mine) return;
-        this.run = undefined;
-        this.stopKeeping();
-        const got = error instanceof Error ? error.message : String(error);
-        this.tell({ work: { kind: "failed", issue: { code: "failed", path: ["plan"], got } } });
-      },
-    );
+    mine.done.then((answer) => {
+      if (this.run !== mine) return;
+      this.run = undefined;
+      this.stopKeeping();
+      if (!answer.ok) return this.tell({ work: { kind: "failed", issue: answer.issues[0] } });
+      const plan = answer.value;
+      if (plan.solution.status === "infeasible") return this.tell({ work: { kind: "refused", plan } });
+      const last = (this.newest = { request, plan });
+      whenReleased(() => {
+        if (!this.run) this.show(last, { kind: "idle" });
+      });
+      this.keep(last, "ended");
+      planner.prepare(plan);
+    });
   }
 
   private show(good: GoodPlan, work?: Work, urgent = true): void {

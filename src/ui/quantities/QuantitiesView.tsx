@@ -1,4 +1,6 @@
 "use client";
+import type { Result } from "@/core/shared/issue";
+import type { UnreadableRow } from "../kit/Unreadable";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonGroup from "@mui/material/ButtonGroup";
@@ -15,8 +17,8 @@ import type { NoteLiquid } from "./WentIn";
 import { WeighTab } from "./WeighTab";
 
 interface Props {
-  readonly pantry: readonly PantryEntry[];
-  readonly savePantry: (entry: PantryEntry) => Promise<{ ok: boolean }>;
+  readonly pantry: { readonly readable: readonly PantryEntry[]; readonly unreadable: readonly UnreadableRow[] };
+  readonly savePantry: (entry: PantryEntry) => Promise<Result<unknown>>;
   readonly noteLiquid: NoteLiquid;
 }
 
@@ -69,7 +71,7 @@ export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
       {tab === "weigh" ? (
         <WeighTab sheets={sheets} big={big} ticks={ticks} noteLiquid={noteLiquid} />
       ) : (
-        <ShoppingTab stored={pantry} save={savePantry} />
+        <ShoppingTab stored={pantry.readable} unreadable={pantry.unreadable} save={savePantry} />
       )}
     </Box>
   );

@@ -9,6 +9,9 @@ import { PantrySchema, shoppingList, type ListLine, type PantryEntry } from "@/c
 import { issueText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";
 import { NumberField } from "../kit/NumberField";
+import type { Result } from "@/core/shared/issue";
+import { Unreadable, type UnreadableRow } from "../kit/Unreadable";
+import { useAttempt } from "../kit/use-attempt";
 import { useDisplay } from "../kit/use-display";
 import { dayText } from "../plan/plan-summary";
 import { usePlan } from "../plan/PlanProvider";
@@ -17,7 +20,8 @@ import { batchStart } from "./quantities.view-model";
 
 interface Props {
   readonly stored: readonly PantryEntry[];
-  readonly save: (entry: PantryEntry) => Promise<{ ok: boolean }>;
+  readonly unreadable: readonly UnreadableRow[];
+  readonly save: (entry: PantryEntry) => Promise<Result<unknown>>;
 }
 
 const COLUMNS = "minmax(150px, 1.4fr) 84px 96px 84px 96px 96px minmax(120px, 1fr)";
@@ -25,11 +29,11 @@ const FIELD_NAMES: Readonly<Record<string, string>> = { haveG: "What is at hand"
 const money = (coins: number): string => (coins / 100).toFixed(2);
 
 /** One list for everything, what is at hand taken off, whole packs, and what they cost. */
-export function ShoppingTab({ stored, save }: Props) {
+export function ShoppingTab({ stored, unreadable, save }: Props) {
   const { latest, good, stale } = usePlan();
   const { weight } = useDisplay();
   const [pantry, setPantry] = useState(stored);
-  const [lost, setLost] = useState(false);
+  const { attempt, told } = useAttempt();
   const [refused, setRefused] = useState<{ ingredient: string; field: string; text: string } | undefined>(undefined);
   const plan = stale ? undefined : good?.plan;
   const list = useMemo(
@@ -48,9 +52,10 @@ export function ShoppingTab({ stored, save }: Props) {
     if (!parsed.ok) return;
     const entry = parsed.value;
     setPantry([...pantry.filter((p) => p.ingredient !== ingredient), entry]);
-    save(entry).then(
-      ({ ok }) => setLost(!ok),
-      () => setLost(true),
+    attempt(
+      `Saving what there is of ${ingredient}`,
+      () => save(entry),
+      () => undefined,
     );
   };
   const errorOf = (line: ListLine, field: string) =>
@@ -89,15 +94,12 @@ export function ShoppingTab({ stored, save }: Props) {
             : "give a pack and its price, and the cost appears"}
           {list.perPiece !== undefined ? ` · ${money(list.perPiece)} a piece` : ""}
         </Typography>
-        {lost && (
-          <Typography role="alert" sx={{ color: COLOUR.ember }}>
-            The last figure was not saved; it is kept here.
-          </Typography>
-        )}
         <Button className="no-print" sx={{ ml: "auto" }} onClick={download}>
           As a table (CSV)
         </Button>
       </Box>
+      {told}
+      <Unreadable rows={unreadable} kind="pantry entry" />
       <Box sx={{ minWidth: 820 }}>
         <Box sx={{ display: "grid", gridTemplateColumns: COLUMNS, gap: 1, fontSize: "0.75rem", color: COLOUR.soft, pb: 0.5 }}>
           <span>ingredient</span>

@@ -64,10 +64,7 @@ export function RunsLate({ plan, task, targets, cooks }: Props) {
       setSlip({ after: minutes, found, still: false, broke });
       prepare(plan);
     };
-    mine.done.then(
-      (made) => told(read(made), false),
-      () => told(undefined, true),
-    );
+    mine.done.then((answer) => told(answer.ok ? read(answer.value) : undefined, !answer.ok));
   };
   return (
     <Box sx={{ mt: 1.5 }} role="group" aria-label="If it runs late">

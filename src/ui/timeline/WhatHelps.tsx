@@ -55,7 +55,7 @@ export function WhatHelps({ request, base }: { request: PlanRequest; base: Plan 
         if (!made) setBroken((n) => n + 1);
         then(made);
       };
-      run.done.then(told, () => told(undefined));
+      run.done.then((answer) => told(answer.ok ? answer.value : undefined));
     };
     // The day as it is gets the same time first, so that a change is not praised for what more searching would bring.
     let asItIs = base;

@@ -5,5 +5,5 @@ import { noteLiquid } from "../../../items/actions";
 import { savePantry } from "../actions";
 
 export default function Page() {
-  return <QuantitiesView pantry={pantryRepository(database()).all()} savePantry={savePantry} noteLiquid={noteLiquid} />;
+  return <QuantitiesView pantry={pantryRepository(database()).list()} savePantry={savePantry} noteLiquid={noteLiquid} />;
 }

@@ -1,0 +1,47 @@
+import { demoInput, expectRequest } from "@tests/demo";
+
+/** A worker that never answers; a test says what befalls it. */
+class SilentWorker extends EventTarget {
+  static made: SilentWorker[] = [];
+  terminated = false;
+  constructor() {
+    super();
+    SilentWorker.made.push(this);
+  }
+  /** Nobody listens at the other end of what is handed over: closed, or the process would wait for it. */
+  postMessage(_: unknown, handed: readonly MessagePort[] = []) {
+    handed.forEach((port) => port.close());
+  }
+  terminate() {
+    this.terminated = true;
+  }
+}
+
+const request = expectRequest(demoInput("first-try"));
+const told = { better: () => undefined, progress: () => undefined };
+
+async function ask() {
+  (globalThis as unknown as { Worker: unknown }).Worker = SilentWorker;
+  const { runPlan } = await import("./plan.client");
+  const run = runPlan(request, told);
+  return { run, worker: SilentWorker.made.at(-1)! };
+}
+
+test("a worker whose script cannot be read is an issue, and is let go", async () => {
+  const { run, worker } = await ask();
+  worker.dispatchEvent(Object.assign(new Event("error"), { message: "" }));
+  expect(await run.done).toMatchObject({ ok: false, issues: [{ code: "failed", got: "the planning worker broke down" }] });
+  expect(worker.terminated).toBe(true);
+});
+
+test("so is one that says something unreadable", async () => {
+  const { run, worker } = await ask();
+  worker.dispatchEvent(new Event("messageerror"));
+  expect(await run.done).toMatchObject({ ok: false, issues: [{ code: "failed", path: ["worker"] }] });
+});
+
+test("one that is cancelled is let go at once", async () => {
+  const { run, worker } = await ask();
+  run.cancel();
+  expect(worker.terminated).toBe(true);
+});
