@@ -14,6 +14,7 @@ export interface Strategy {
   readonly serveInLots: boolean;
 }
 
+/** The way with no departures: the first that is tried. */
 export const PLAIN: Strategy = { carrier: () => "first-on-tiers", fineParts: false, loadsByMix: false, serveInLots: false };
 
 /** Strategies in the order in which they are tried: those with the fewest departures from the plain way first. */

@@ -33,6 +33,7 @@ export interface Work extends Share {
   readonly shared: boolean;
 }
 
+/** The pieces of every item that a work is done to, its own first. */
 export const sharesOf = (work: Work): readonly Share[] => [work, ...work.also];
 
 /** Pieces that a work is done to, of whatever item. */

@@ -28,5 +28,6 @@ export function cookSpans(cook: Occasion["kitchen"]["cooks"][number], request: O
   return without(hours, breakSpans(request, days));
 }
 
+/** Breaks of the kitchen, in minutes of the plan, half open, in the order in which they are written. */
 export const breakSpans = (request: Occasion, days: PlanDays): Span[] =>
   request.kitchen.breaks.map((b) => [days.minute(b.day, b.from), days.minute(b.day, b.to)] as const);

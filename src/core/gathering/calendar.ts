@@ -30,6 +30,7 @@ export interface PlanDays {
 /** Days from minute 0 in which clock changes are looked for: no gathering reaches further. */
 const DAYS_AHEAD = 62;
 
+/** The calendar of a gathering. Minute 0 is 00:00 local time of the first day on which a cook has hours; without any hours, of its date. */
 export function planDays(request: Pick<Occasion, "today" | "gathering" | "kitchen" | "zone">): PlanDays {
   const date = gatheringDate(request.gathering.date, request.today);
   const days = request.kitchen.cooks.flatMap((cook) => cook.hours.map((hours) => hours.day));

@@ -2,6 +2,10 @@ import type { Issue } from "../shared/issue";
 import { gatheringDate, planDays } from "./calendar";
 import type { Occasion } from "./occasion";
 
+/**
+ * What a gathering says that does not fit its items, its kitchen or today. Issues: `unknown` (an item, option, filling or step that is not there),
+ * `inconsistent` (an item or an id twice, parts that do not add up), `out_of_range` (a day that is over, a time before anybody is there).
+ */
 export function gatheringIssues(request: Occasion): Issue[] {
   const { gathering, items, today } = request;
   const issues: Issue[] = [];

@@ -32,5 +32,6 @@ export function eggs(input: { count: number; region: string; size: string; part:
   return each === undefined ? noSuchEgg(input) : ok({ grams: input.count * each });
 }
 
+/** The issue for a region and size that have no egg: `unknown` size. */
 export const noSuchEgg = ({ region, size }: { region: string; size: string }) =>
   fail({ code: "unknown", path: ["size"], got: size, wanted: `a size of eggs sold in ${region}` });

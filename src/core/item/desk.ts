@@ -135,6 +135,7 @@ export function scaleFilling(item: Item, factor: number): Item {
   };
 }
 
+/** Adds a line at the end, under an id that no other has. Grams > 0; `measure`: the words it was typed in. */
 export function addComponent(item: Item, place: Place, name: string, grams: number, measure?: string): Item {
   const components = componentsAt(item, place);
   const id = freshId(
@@ -159,6 +160,7 @@ export function removeComponent(item: Item, place: Place, index: number): Item {
   );
 }
 
+/** Gives a line another name; its grams stay. */
 export const renameComponent = (item: Item, place: Place, index: number, name: string): Item =>
   withComponents(
     item,

@@ -28,6 +28,7 @@ export function readLines(text: string, system: System): ReadLine[] {
     .map((line) => readOne(line, system));
 }
 
+/** Reads one line of a recipe and weighs it by the cups and spoons of a system. */
 export function readOne(text: string, system: System): ReadLine {
   const parsed = parseLine(text);
   if (!parsed.ok) return { text, line: undefined, weighed: undefined, name: text.trim(), issue: parsed.issues[0] };

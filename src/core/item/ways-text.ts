@@ -107,6 +107,7 @@ function fullText(what: string): Answer["effect"] {
   return ({ fillingG, skinG }, weight) => `${weight(fillingG)} in a skin of ${weight(skinG)}: ${what}`;
 }
 
+/** A question on which cooks differ, in words. */
 export const questionText = (way: Pick<Way, "id">): string => WORDS[way.id].question;
 
 /** An answer's name and what it does, in words. */

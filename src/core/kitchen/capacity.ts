@@ -9,6 +9,7 @@ const byArea = (pieces: number, own: readonly [number, number], standard: readon
   Math.floor((pieces * own[0] * own[1]) / (standard[0] * standard[1]) + 1e-9);
 
 export type Carrier = "tray" | "board" | "steamer-tier";
+/** Whether a piece of equipment carries pieces from step to step. */
 export const isCarrier = (id: string): id is Carrier => id === "tray" || id === "board" || id === "steamer-tier";
 
 /** What this kitchen's sizes hold of one item, pieces; undefined where the item or the kitchen has no such thing. */
@@ -46,6 +47,7 @@ export function capacitiesOf(item: Item, kitchen: Kitchen): Capacities {
   };
 }
 
+/** Whether a step takes a piece of equipment, by itself or as the other of two. */
 export const usesEquipment = (step: Step, id: string): boolean => step.equipment.some((e) => e.id === id || e.or === id);
 
 /** The closed and heated thing a step's load goes into, if any. */

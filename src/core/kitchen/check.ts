@@ -2,6 +2,10 @@ import { minutesOfClock } from "../shared/clock";
 import type { Issue } from "../shared/issue";
 import type { Kitchen } from "./schema";
 
+/**
+ * What a kitchen says that does not fit together. Issues: `inconsistent` (hours that end before they begin, a tray that does not fit the oven),
+ * `missing` (nobody has hours).
+ */
 export function kitchenIssues({ kitchen }: { readonly kitchen: Kitchen }): Issue[] {
   const issues: Issue[] = [];
   kitchen.cooks.forEach((cook, c) =>

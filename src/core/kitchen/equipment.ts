@@ -19,6 +19,7 @@ export function poolSize(id: string, kitchen: Kitchen): number | undefined {
   }
 }
 
+/** Ids of the chambers of a kind: `oven`, `oven-2`, …; none where the kitchen has none. */
 export const chamberIds = (id: "oven" | "steamer" | "fryer", kitchen: Kitchen): string[] =>
   Array.from({ length: kitchen.equipment[id]?.count ?? 0 }, (_, i) => (i === 0 ? id : `${id}-${i + 1}`));
 

@@ -24,6 +24,7 @@ export function whole(least: number, most: number, range: Range = {}) {
   return within(z.int({ error }), least, most, error, range.above);
 }
 
+/** One of a list of words. */
 export const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
   z.enum(values, { error: `one of ${values.join(", ")}` });
 

@@ -21,6 +21,7 @@ export interface Quantities {
   readonly limits: readonly Obstacle[];
 }
 
+/** Counts, batches and the problem of a request, and what already proves that there is no timetable. g, pieces, min. */
 export function quantitiesOf(request: PlanRequest): Quantities {
   const days = planDays(request);
   const { demands, headcount } = demandsOf(request, days);

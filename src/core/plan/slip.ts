@@ -38,6 +38,7 @@ export interface Slip {
   readonly unattended: readonly { readonly task: string; readonly minute: number }[];
 }
 
+/** What a re-planned day comes to for the cook, without the step that slipped; minutes of the plan, moves in the order of their new times. */
 export function readSlip(plan: Plan, task: string, { late, moves, beyond, broken, unattended }: Replanned): Slip {
   const byTarget = new Map<string, number>();
   for (const { id, minutes } of late)

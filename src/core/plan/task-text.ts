@@ -38,13 +38,16 @@ const CARRIER_WORD: Readonly<Record<string, readonly [string, string]>> = {
   "steamer-tier": ["tier", "tiers"],
 };
 
+/** "3 trays", "1 tier". */
 export const carrierText = (carrier: string, n: number): string =>
   `${n} ${(CARRIER_WORD[carrier] ?? [carrier, carrier])[n === 1 ? 0 : 1]}`;
 
+/** "1 piece", "12 pieces". */
 export const piecesText = (n: number): string => (n === 1 ? "1 piece" : `${n} pieces`);
 
 /** A temperature as a text. */
 export type HeatText = (celsius: number) => string;
+/** A temperature as other programs read it: "190 °C". */
 export const inCelsius: HeatText = (celsius) => `${celsius} °C`;
 
 /**

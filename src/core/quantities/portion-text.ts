@@ -40,5 +40,6 @@ export function doughPortions(
   return lines;
 }
 
+/** How the filling of one piece is portioned by spoon, from its weight in g. */
 export const fillingPortion = (fillingG: number): string =>
   `${fillingG} g a piece, about ${displayVolume({ ml: fillingG / FILLING_DENSITY, system: "metric" }).text} level`;

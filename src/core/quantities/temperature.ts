@@ -3,6 +3,7 @@ import units from "../tables/units.json";
 
 export type Scale = "C" | "F" | "gas";
 
+/** °C to °F, not rounded. */
 export const fahrenheitOf = (celsius: number): number => (9 / 5) * celsius + 32;
 
 /** Between °C, °F and gas mark. Issues: `unknown` value (no such mark), `out_of_range` value. */

@@ -23,8 +23,10 @@ export interface Issue {
 export type Issues = readonly [Issue, ...Issue[]];
 export type Result<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: Issues };
 
+/** A result that is there. */
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 
+/** A result that is not, with at least one issue. */
 export const fail = (...issues: [Issue, ...Issue[]]): { readonly ok: false; readonly issues: Issues } => ({ ok: false, issues });
 
 /** For a case the types rule out; reaching it is our bug. */

@@ -8,4 +8,5 @@ export const down = (x: number): number => Math.floor(x + EPSILON);
 /** Nearest whole number; halves go up. */
 export const near = (x: number): number => Math.floor(x + 0.5 + EPSILON);
 
+/** Sum of a list; 0 of none. */
 export const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);

@@ -72,6 +72,7 @@ export function infoOf(work: Work, kitchen: Kitchen, as: string, source: Duratio
   };
 }
 
+/** What a wait is, in codes: whose pieces, on what. */
 export const waitInfo = ({ before, carriers, onShelf }: Wait): TaskInfo => ({
   item: before.item.id,
   step: null,

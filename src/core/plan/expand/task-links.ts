@@ -8,6 +8,7 @@ import { type EquipmentUse } from "./uses";
 import { type Work, type Workload } from "../../batching/work";
 import type { TaskInput } from "./task-input";
 
+/** Puts the lags between works into their tasks, min from end to start, and the order of loads that are alike. */
 export function addLinks(
   tasks: readonly TaskInput[],
   linked: Linked,
@@ -37,6 +38,7 @@ export function addLinks(
   }
 }
 
+/** Adds a task for each carrier (or rest) that stays taken between two works; what it takes goes to `poolUses`. */
 export function addWaits(tasks: TaskInput[], linked: Linked, shares: { use: EquipmentUse; pool: string }[]): void {
   const byId = new Map(tasks.map((task) => [task.id, task]));
   const take = (pool: string, fraction: number): EquipmentUse => {

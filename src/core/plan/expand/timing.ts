@@ -11,6 +11,7 @@ import { piecesIn, type Work } from "../../batching/work";
 const up = (x: number) => Math.ceil(x - 1e-9);
 const down = (x: number) => Math.floor(x + 1e-9);
 
+/** Whether a step is done by heat: baked, steamed, fried, reheated. */
 export const isHeat = (step: Step): boolean => (HEAT_KINDS as readonly string[]).includes(step.kind);
 
 /** Cooks who may do a step, tends included. */

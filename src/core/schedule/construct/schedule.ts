@@ -35,6 +35,7 @@ export function placedIn(problem: Problem, { starts, ends, choices }: Guess): Pl
   }));
 }
 
+/** Whether two tasks' choices are the same, use by use. */
 export const sameChoices = (a: Int32Array, b: Int32Array): boolean => {
   for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
   return true;
