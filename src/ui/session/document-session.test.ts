@@ -156,6 +156,20 @@ test("tabs tell each other: one that changed nothing follows, and does not echo"
   expect(a.session.state.draft.line).toBe("early");
 });
 
+test("a tab that could not listen yet when the other saved is told as soon as it can", async () => {
+  const host = server();
+  const [first, second] = tabs(2);
+  const [a, b] = [open(host), open(host)];
+  a.session.connect(first);
+  a.session.change((note) => ({ ...note, name: "Dinner" }));
+  await a.timers.pass(PAUSE_MS);
+  expect(b.session.state.draft.name).toBe("Lunch");
+  b.session.connect(second);
+  expect(b.session.state).toMatchObject({ draft: { name: "Dinner" }, saving: "saved" });
+  // And one that knows no more than the others leaves them as they are.
+  expect(a.session.state.draft.name).toBe("Dinner");
+});
+
 test("undo survives a reload and takes quick typing back as one", async () => {
   const host = server();
   const { session, timers, options } = open(host);

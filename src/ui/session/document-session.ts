@@ -49,6 +49,11 @@ export interface DocumentOptions<T> {
   readonly store: Store;
 }
 
+/** The question that a page begins with: does anybody know a newer revision than this? */
+interface Asks {
+  readonly asks?: number;
+}
+
 /** What outlives a reload. `base` and `draft` only while something is not saved. */
 interface Kept<T> {
   readonly past: readonly T[];
@@ -137,7 +142,13 @@ export class DocumentSession<T extends object> {
   readonly connect = (channel: Channel): (() => void) => {
     this.channel = channel;
     this.leaving = false;
-    channel.listen((news) => this.heard(news as Revised<T>));
+    channel.listen((news) => {
+      const { asks } = news as Asks;
+      if (asks === undefined) this.heard(news as Revised<T>);
+      else if (asks < this.base.revision) channel.tell(this.base);
+    });
+    // What was told before this page could listen is told again.
+    channel.tell({ asks: this.base.revision } satisfies Asks);
     return () => {
       this.leaving = true;
       if (!this.sending) this.hangUp();
