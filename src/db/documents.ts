@@ -60,13 +60,15 @@ export interface Saving {
 }
 
 /** What a saver is told whose changes began from an older revision: the document as it stands, to choose field by field. */
-export const conflict = (stored: Stored<unknown> | undefined) =>
-  fail({
+export function conflict(kind: DocumentKind<z.ZodType>, row: Row | undefined) {
+  const stored = row && readRow(kind, row);
+  return fail({
     code: "conflict",
     path: [],
-    got: stored ?? null,
-    wanted: stored ? "the revision that is stored" : "a document that is still there",
+    got: stored?.ok ? stored.value : null,
+    wanted: stored?.ok ? "the revision that is stored" : "a document that is still there",
   });
+}
 
 /** The columns of a document for its table. */
 export function toRow<T extends { readonly id: string; readonly name: string }>(kind: DocumentKind<z.ZodType>, document: T) {

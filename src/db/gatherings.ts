@@ -30,10 +30,7 @@ export const gatheringRepository = (db: Db) => {
     ): Result<{ id: string; revision: number }> {
       return db.transaction((tx) => {
         const there = rowOf(gathering.id);
-        if (from !== undefined && there?.revision !== from) {
-          const stored = there && readRow(GATHERING_DOCUMENT, there);
-          return conflict(stored?.ok ? stored.value : undefined);
-        }
+        if (from !== undefined && there?.revision !== from) return conflict(GATHERING_DOCUMENT, there);
         const row = {
           ...toRow(GATHERING_DOCUMENT, gathering),
           kitchenId: kitchenId ?? there?.kitchenId ?? gathering.kitchen ?? "",

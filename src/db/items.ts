@@ -31,6 +31,15 @@ export const itemRepository = (db: Db) => {
       return row && readRow(ITEM_DOCUMENT, row);
     },
     isArchived: (id: string): boolean => rowOf(id)?.archivedAt != null,
+    /** Ids of those that are not put away. */
+    idsInUse: (): string[] =>
+      db
+        .select({ id: items.id })
+        .from(items)
+        .where(isNull(items.archivedAt))
+        .orderBy(asc(items.position), asc(items.name))
+        .all()
+        .map((row) => row.id),
     /** Where an item stands among all, archived ones included. */
     placeOf: (id: string): number =>
       db
@@ -43,10 +52,7 @@ export const itemRepository = (db: Db) => {
     save(item: Item, { savedAt, from, position }: Saving & { position?: number }): Result<{ id: string; revision: number }> {
       return db.transaction((tx) => {
         const there = rowOf(item.id);
-        if (from !== undefined && there?.revision !== from) {
-          const stored = there && readRow(ITEM_DOCUMENT, there);
-          return conflict(stored?.ok ? stored.value : undefined);
-        }
+        if (from !== undefined && there?.revision !== from) return conflict(ITEM_DOCUMENT, there);
         const most = (column: SQL, where: SQL) => tx.get<{ n: number | null }>(sql`select max(${column}) as n ${where}`).n;
         const last = most(sql`position`, sql`from ${items}`) ?? -1;
         // A database that was emptied for the demo keeps its versions: they go on counting from there.

@@ -8,7 +8,8 @@ import { archiveItem } from "./actions";
 export default function Page() {
   const repository = itemRepository(database());
   const { readable, unreadable } = repository.list({ archived: true });
-  const inUse = repository.all();
-  const away = readable.map(({ document }) => document).filter((item) => !inUse.some((other) => other.id === item.id));
-  return <ItemsList cards={itemCards(inUse)} away={itemCards(away)} unreadable={unreadable} archive={archiveItem} />;
+  const inUse = new Set(repository.idsInUse());
+  const cards = (used: boolean) =>
+    itemCards(readable.map(({ document }) => document).filter((item) => inUse.has(item.id) === used));
+  return <ItemsList cards={cards(true)} away={cards(false)} unreadable={unreadable} archive={archiveItem} />;
 }

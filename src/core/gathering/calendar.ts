@@ -65,12 +65,15 @@ export function minuteAtWall(wall: number, changes: readonly ClockChange[]): num
 function changesIn(originDate: string, zone: string): ClockChange[] {
   const [year, month, day] = originDate.split("-").map(Number);
   const origin = new TZDate(year, month - 1, day, 0, 0, zone).getTime();
-  const shiftAt = (minute: number) => tzOffset(zone, new Date(origin + minute * 60_000)) - tzOffset(zone, new Date(origin));
+  const offsetAt = (minute: number) => tzOffset(zone, new Date(origin + minute * 60_000));
+  const atOrigin = offsetAt(0);
+  const shiftAt = (minute: number) => offsetAt(minute) - atOrigin;
   const changes: ClockChange[] = [];
+  let after = 0;
   for (let day = 0; day < DAYS_AHEAD; day++) {
     let [from, to] = [day * MINUTES_A_DAY, (day + 1) * MINUTES_A_DAY];
-    const before = shiftAt(from);
-    const after = shiftAt(to);
+    const before = after;
+    after = shiftAt(to);
     if (before === after) continue;
     while (to - from > 1) {
       const middle = Math.floor((from + to) / 2);

@@ -1,3 +1,4 @@
+import { capitalised } from "../shared/words";
 import type { Bite, Check } from "./checks";
 
 /** How whoever reads has weights and temperatures. */
@@ -6,8 +7,6 @@ export interface CheckShown {
   readonly weight: (grams: number) => string;
   readonly degrees: (celsius: number) => string;
 }
-
-const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A check as a sentence. The only place that words them. */
 export function checkText(check: Check, { weight, degrees }: CheckShown): string {

@@ -1,11 +1,10 @@
 import { z } from "zod";
-import { strategies } from "../batching/strategy";
 import type { DocumentKind, Upcaster } from "../shared/documents";
 import { ProblemSchema, type Problem } from "../schedule/problem";
 import { SolutionSchema, type Solution } from "../schedule/solution";
 import { assemble } from "./assemble";
 import { expand } from "./expand/expand";
-import { quantitiesOf } from "./quantities";
+import { quantitiesOf, strategiesFor } from "./quantities";
 import { RequestSchema } from "./request";
 import { PlanSchema, type TaskInfo } from "./schema";
 
@@ -63,8 +62,7 @@ const standsByItself: Upcaster = (kept) => {
   const old = OldPlanSchema.safeParse(kept.plan);
   if (!request.success || !old.success) return kept;
   const q = quantitiesOf(request.data);
-  const either = [...new Set(q.expansion.workload.works.filter((w) => w.step.equipment.some((e) => e.or)).map((w) => w.item.id))];
-  for (const strategy of strategies(either)) {
+  for (const strategy of strategiesFor(q)) {
     const expansion = expand(request.data, q.days, q.demands, strategy);
     const names = todaysNames(old.data.tasks, expansion.info);
     if (!names) continue;

@@ -1,8 +1,7 @@
-import { strategies } from "../batching/strategy";
 import { Budget, type Progress } from "../schedule/budget";
 import { assemble, emptySolution, refuse } from "./assemble";
 import { Attempt } from "./attempt";
-import { quantitiesOf } from "./quantities";
+import { quantitiesOf, strategiesFor } from "./quantities";
 import type { PlanRequest } from "./request";
 import type { PieceCount, Plan } from "./schema";
 
@@ -55,8 +54,7 @@ export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
     cancelled ||= options.progress?.(state) === false;
     return !cancelled;
   };
-  const either = [...new Set(q.expansion.workload.works.filter((w) => w.step.equipment.some((e) => e.or)).map((w) => w.item.id))];
-  const attempts = strategies(either).map(
+  const attempts = strategiesFor(q).map(
     (strategy, i) => new Attempt(request, q, i === 0 ? q.expansion : undefined, strategy, (seed ?? 1) + i),
   );
   const begun = (attempt: Attempt): Begun => {

@@ -7,7 +7,7 @@ import { type HeadcountAnswer } from "../gathering/headcount";
 import { holdLimits } from "./limits";
 import type { PieceCount } from "./schema";
 import { type PlanRequest } from "./request";
-import { PLAIN } from "../batching/strategy";
+import { PLAIN, strategies, type Strategy } from "../batching/strategy";
 
 /** The part of a plan that needs no timetable: at hand at once, while the cook types. */
 export interface Quantities {
@@ -52,4 +52,10 @@ function piecesOf(demands: readonly Demand[], headcount: HeadcountAnswer): Piece
       range: demand.range,
     };
   });
+}
+
+/** The ways in which the work of these quantities can be divided, in the order in which they are tried. */
+export function strategiesFor({ expansion }: Quantities): Strategy[] {
+  const works = expansion.workload.works.filter((work) => work.step.equipment.some((e) => e.or));
+  return strategies([...new Set(works.map((work) => work.item.id))]);
 }

@@ -79,7 +79,7 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
       <TopBar>
         <SavingState form={form} name="the item" />
       </TopBar>
-      {conflict && <ConflictDialog conflict={conflict} onResolve={form.resolve} />}
+      {conflict && <ConflictDialog key={conflict.theirs.revision} conflict={conflict} onResolve={form.resolve} />}
       <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5 }}>
         <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap", mb: 1 }}>
           <Monogram name={item.name} tone={toneOf(place)} />

@@ -71,7 +71,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
           <WorkState work={work} stale={stale} onStop={stop} onGoOn={mayBeBetter ? goOn : undefined} />
         </Box>
       </Box>
-      {conflict && <ConflictDialog conflict={conflict} onResolve={resolve} />}
+      {conflict && <ConflictDialog key={conflict.theirs.revision} conflict={conflict} onResolve={resolve} />}
       <AnswerStrip />
       <Box component="main" sx={{ flex: 1, px: { xs: 2, md: 4 }, pb: 4, minWidth: 0 }}>
         {children}

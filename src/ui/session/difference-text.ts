@@ -1,3 +1,4 @@
+import { capitalised } from "@/core/shared/words";
 import { valueAt, type Path } from "@/core/shared/differences";
 
 /** "sparePct" → "spare pct": field names are words run together. */
@@ -11,8 +12,7 @@ export function fieldText(path: Path, document: unknown): string {
     const name = entry !== null && typeof entry === "object" ? (entry as { name?: unknown }).name : undefined;
     return typeof name === "string" && name !== "" ? name : `no. ${key + 1}`;
   });
-  const text = parts.join(" · ");
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return capitalised(parts.join(" · "));
 }
 
 const LONGEST = 160;

@@ -54,10 +54,10 @@ interface Asks {
   readonly asks?: number;
 }
 
-/** What outlives a reload. `base` and `draft` only while something is not saved. */
-interface Kept<T> {
-  readonly past: readonly T[];
-  readonly unsaved?: { readonly draft: T; readonly base: Revised<T> };
+/** What of a document that is not saved outlives a reload. */
+interface Unsaved<T> {
+  readonly draft: T;
+  readonly base: Revised<T>;
 }
 
 /**
@@ -72,6 +72,8 @@ export class DocumentSession<T extends object> {
   readonly pristine: DocumentState<T>;
   private base: Revised<T>;
   private past: readonly T[];
+  /** What of it the store has: it is large, and a key changes it only now and then. */
+  private keptPast: readonly T[];
   private changedAt = -Infinity;
   private now: DocumentState<T>;
   private timer: unknown;
@@ -85,12 +87,13 @@ export class DocumentSession<T extends object> {
   constructor(private readonly options: DocumentOptions<T>) {
     const { document } = options.initial;
     this.pristine = { draft: document, saving: "saved", issue: undefined, conflict: undefined, canUndo: false };
-    const kept = this.kept();
-    this.base = kept.unsaved?.base ?? options.initial;
-    this.past = kept.past;
-    const draft = kept.unsaved?.draft ?? document;
+    const past = this.kept("past");
+    const unsaved = this.kept("unsaved") as Unsaved<T> | undefined;
+    this.base = unsaved?.base ?? options.initial;
+    this.past = this.keptPast = Array.isArray(past) ? (past as T[]) : [];
+    const draft = unsaved?.draft ?? document;
     this.now = { ...this.pristine, draft, canUndo: this.past.length > 0 };
-    if (kept.unsaved) this.settle(0);
+    if (unsaved) this.settle(0);
   }
 
   get state(): DocumentState<T> {
@@ -241,6 +244,7 @@ export class DocumentSession<T extends object> {
     const mine = found.filter((one) => isMine(one, this.base.document));
     if (found.every((one) => mine.includes(one) || this.isTheirs(one))) {
       this.base = theirs;
+      this.tell({ conflict: undefined });
       this.put(merged(theirs.document, mine));
       return;
     }
@@ -264,16 +268,18 @@ export class DocumentSession<T extends object> {
 
   private keep(): void {
     const { draft, saving } = this.now;
-    const kept: Kept<T> = { past: this.past, ...(saving !== "saved" && { unsaved: { draft, base: this.base } }) };
-    this.options.store.put(this.options.key, JSON.stringify(kept));
+    const unsaved: Unsaved<T> | undefined = saving === "saved" ? undefined : { draft, base: this.base };
+    this.options.store.put(`${this.options.key}-unsaved`, JSON.stringify(unsaved ?? null));
+    if (this.keptPast === this.past) return;
+    this.keptPast = this.past;
+    this.options.store.put(`${this.options.key}-past`, JSON.stringify(this.past));
   }
 
-  private kept(): Kept<T> {
+  private kept(part: "past" | "unsaved"): unknown {
     try {
-      const kept = JSON.parse(this.options.store.get(this.options.key) ?? "") as Kept<T>;
-      return Array.isArray(kept.past) ? kept : { past: [] };
+      return JSON.parse(this.options.store.get(`${this.options.key}-${part}`) ?? "null") ?? undefined;
     } catch {
-      return { past: [] };
+      return undefined;
     }
   }
 }

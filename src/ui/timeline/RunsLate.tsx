@@ -11,7 +11,7 @@ import { prepare, runReplan, type Run } from "@/workers/plan.client";
 import { NumberField } from "../kit/NumberField";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
-import { capitalised } from "./why";
+import { capitalised } from "@/core/shared/words";
 
 /** Time that the rest of the day gets, s: on a tight day a first answer takes one. */
 const SECONDS = 4;

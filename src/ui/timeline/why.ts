@@ -1,3 +1,4 @@
+import { capitalised } from "@/core/shared/words";
 import { bottleneckOf, chainOf, holdsOf, type Hold, type Holds } from "@/core/schedule/explain/binding-constraints";
 import type { Plan } from "@/core/plan/schema";
 import { resourceText } from "@/core/plan/reason-text";
@@ -79,6 +80,3 @@ export function bottleneckText(plan: Plan, holds: readonly Holds[]): string | un
   const name = resourceName(plan, plan.problem.resources[tight.resource].id);
   return `${capitalised(name)}, ${Math.round(100 * tight.use)} % taken; ${tight.holds} ${tight.holds === 1 ? "step is" : "steps are"} held by it`;
 }
-
-/** As the beginning of a sentence. */
-export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -24,7 +24,7 @@ export default async function GatheringLayout({ params, children }: { params: Pr
   const items = itemRepository(db);
   const source = {
     items: items.all({ archived: true }),
-    inUse: items.all().map((item) => item.id),
+    inUse: items.idsInUse(),
     kitchen: kitchen.value.document,
     today: format(opened, "yyyy-MM-dd"),
     now: format(opened, "HH:mm"),
