@@ -1,3 +1,5 @@
+import { claimsOf } from "@/core/item/claims";
+import { suits } from "@/core/item/claims";
 /**
  * The eight rules that hold for every plan, checked from the request and the finished plan alone. For tests: it shares
  * the reading of items (options, variants) with the planner and nothing else.
@@ -421,7 +423,7 @@ function diets(request: PlanRequest, plan: Plan, demands: readonly DemandView[])
       (g) =>
         g.count > 0 &&
         !here.some(
-          (d) => g.diet.every((x) => d.resolved.diet.includes(x)) && g.avoid.every((a) => !d.resolved.allergens.includes(a)),
+          (d) => suits(g, claimsOf(d.resolved)),
         ),
     );
     const noted = plan.notes.some((n) => n.code === "unserved-diet" && n.about[0] === wave.id);

@@ -9,7 +9,7 @@ import demoKitchens from "./demo/kitchens.json";
 import { gatheringRepository } from "./gatherings";
 import { itemRepository } from "./items";
 import { kitchenRepository } from "./kitchens";
-import { gatherings, items, kitchens, pantry, planReferences, plans } from "./schema";
+import { gatherings, items, kitchens, ownIngredients, pantry, planReferences, plans } from "./schema";
 
 /** Fills an empty database with the demo: nine items, three kitchens, three gatherings whose dates follow today. */
 export function seedDemo(db: Db, savedAt: string): boolean {
@@ -27,7 +27,7 @@ export function seedDemo(db: Db, savedAt: string): boolean {
 /** Takes out everything, so that the demo can be filled in anew. */
 export function clearAll(db: Db): void {
   db.transaction((tx) => {
-    for (const table of [planReferences, plans, gatherings, kitchens, items, pantry])
+    for (const table of [planReferences, plans, gatherings, kitchens, items, pantry, ownIngredients])
       tx.delete(table)
         .where(sql`1 = 1`)
         .run();

@@ -23,6 +23,15 @@ interface Row {
   readonly revision: number;
 }
 
+/** A column's JSON; undefined where it is none, for a schema to refuse. */
+export function parsedJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
 /** Reads a row: its document is the JSON with the id and the name of its columns. */
 export function readRow<S extends z.ZodType>(kind: DocumentKind<S>, row: Row): Result<Stored<z.output<S>>> {
   let data: unknown;

@@ -73,15 +73,18 @@ export const pantry = sqliteTable(
   {
     ingredient: text("ingredient").primaryKey(),
     haveG: real("have_g").notNull().default(0),
-    packG: real("pack_g"),
-    packPrice: integer("pack_price"),
+    /** Sizes in which it is sold, with their prices: JSON, a list. */
+    packs: text("packs").notNull().default("[]"),
   },
-  (t) => [
-    check("pantry_have", sql`${t.haveG} >= 0`),
-    check("pantry_pack", sql`${t.packG} is null or ${t.packG} > 0`),
-    check("pantry_price", sql`${t.packPrice} is null or ${t.packPrice} >= 0`),
-  ],
+  (t) => [check("pantry_have", sql`${t.haveG} >= 0`)],
 );
+
+/** What the cook knows better about an ingredient than the catalogue, a document each. */
+export const ownIngredients = sqliteTable("own_ingredients", {
+  id: text("id").primaryKey(),
+  schemaVersion: integer("schema_version").notNull().default(1),
+  data: text("data").notNull(),
+});
 
 /** Plans as they were accepted, with the request (items and kitchen included) that they were made from. */
 export const plans = sqliteTable(

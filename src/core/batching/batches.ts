@@ -1,6 +1,8 @@
 import { type Demand } from "../gathering/demands";
 import { overlaps, sizeOf, type Range } from "../shared/range";
 import type { Component, Item } from "../item/schema";
+import { capacitiesOf, loadCapacity } from "../kitchen/capacity";
+import type { Kitchen } from "../kitchen/schema";
 import type { Group } from "./groups";
 import { fillingFor, mixedDoughG } from "../item/yields";
 
@@ -9,6 +11,8 @@ export interface Ingredient {
   /** Part of the dough, "filling", or what the finish is for. */
   readonly in: string;
   readonly name: string;
+  /** Which of the catalogue's it is, where the cook said so. */
+  readonly ingredient?: string;
   readonly grams: number;
   /** Share of this that is kept back at first and added by feel, %. */
   readonly holdBackPct?: number;
@@ -55,7 +59,13 @@ function batch(
 
 /** Every ingredient so many times. */
 const times = (components: readonly (Component & { in: string })[], factor: number): Ingredient[] =>
-  components.map((c) => ({ id: c.id, in: c.in, name: c.name, grams: round(c.grams * factor) }));
+  components.map((c) => ({
+    id: c.id,
+    in: c.in,
+    name: c.name,
+    ...(c.ingredient !== undefined && { ingredient: c.ingredient }),
+    grams: round(c.grams * factor),
+  }));
 
 /** Ingredients in proportion to their grams, together `total` g. */
 function portion(components: readonly (Component & { in: string })[], total: number): Ingredient[] {
@@ -65,9 +75,9 @@ function portion(components: readonly (Component & { in: string })[], total: num
 /**
  * Grams of every batch of the plan. Dough: pieces × their dough, and the losses on top. Filling: the base scaled so
  * that after cooking and handling pieces × their filling are left. Finish: in proportion to the pieces whose path has
- * its step.
+ * its step, or by the loads of that step.
  */
-export function batchesOf(groups: readonly Group[], demands: readonly Demand[]): Batch[] {
+export function batchesOf(groups: readonly Group[], demands: readonly Demand[], kitchen: Kitchen): Batch[] {
   const batches: Batch[] = [];
   const number = new Map<string, number>();
   const next = (item: Item, part: string) => {
@@ -102,7 +112,9 @@ export function batchesOf(groups: readonly Group[], demands: readonly Demand[]):
     for (const entry of demand.resolved.finish) {
       const step = onPath.find((s) => s.id === entry.step);
       if (!step) continue;
-      const factor = sizeOf(demand.range) / demand.item.base.pieces;
+      const pieces = sizeOf(demand.range);
+      const load = entry.per === "load" ? loadCapacity(step, capacitiesOf(demand.item, kitchen)) : undefined;
+      const factor = load ? Math.ceil(pieces / load) : pieces / demand.item.base.pieces;
       const lines = times(
         entry.components.map((c) => ({ ...c, in: entry.what })),
         factor,

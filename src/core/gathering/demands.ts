@@ -4,9 +4,12 @@ import type { Item } from "../item/schema";
 import type { Step } from "../item/step";
 import type { Path } from "../item/step";
 import type { PlanDays } from "./calendar";
+import { OURS, type Catalogue } from "../ingredients/own";
+import type { ItemClaims } from "../item/claims";
 import { countWaves, type HeadcountAnswer } from "./headcount";
+import { servedIn, type ServedIn } from "./served";
 import type { Occasion } from "./occasion";
-import { resolveItem, throughStep, type ResolvedItem } from "../item/resolve";
+import { throughStep, type ResolvedItem } from "../item/resolve";
 
 /** One want: so many pieces of one item with one filling, for one wave or for the freezer. */
 export interface Demand {
@@ -14,6 +17,9 @@ export interface Demand {
   readonly for: string;
   readonly item: Item;
   readonly resolved: ResolvedItem;
+  /** What is said of it by what it is made of, and with the oil it shares. */
+  readonly own: ItemClaims;
+  readonly claims: ItemClaims;
   readonly range: Range;
   readonly path: Path;
   /** Minute by which it is eaten, or bagged. */
@@ -34,10 +40,15 @@ interface Want {
 }
 
 /** All demands of a gathering in order: waves as they stand, then the freezer; each item's pieces numbered through. */
-export function demandsOf(request: Occasion, days: PlanDays): { demands: Demand[]; headcount: HeadcountAnswer } {
+export function demandsOf(
+  request: Occasion,
+  days: PlanDays,
+  catalogue: Catalogue = OURS,
+): { demands: Demand[]; headcount: HeadcountAnswer } {
   const items = new Map(request.items.map((item) => [item.id, item]));
   const { gathering, kitchen } = request;
-  const headcount = countWaves(gathering, items, kitchen);
+  const headcount = countWaves(gathering, items, kitchen, catalogue);
+  const served = servedIn(gathering, items, catalogue);
   const wants = new Map<string, Want[]>();
   const want = (recipe: string, entry: Want) => wants.set(recipe, [...(wants.get(recipe) ?? []), entry]);
 
@@ -68,7 +79,7 @@ export function demandsOf(request: Occasion, days: PlanDays): { demands: Demand[
       const cuts = ahead.map((a) => a.pieces ?? Infinity).filter((pieces) => pieces > at && pieces < end);
       for (const cut of [...cuts, end].sort((a, b) => a - b)) {
         if (cut <= at) continue;
-        demands.push(demandFor(item, entry, [at, cut], ahead));
+        demands.push(demandFor(item, entry, [at, cut], ahead, served));
         at = cut;
       }
     }
@@ -85,12 +96,12 @@ function partsOf(pieces: number, split: readonly { filling: string; pieces: numb
   return split.map((part, i) => ({ filling: part.filling, pieces: divided.value.counts[i] }));
 }
 
-function demandFor(item: Item, entry: Want, range: Range, ahead: Occasion["gathering"]["doneAhead"]): Demand {
-  const resolved = resolveItem(item, entry.choices, entry.filling);
+function demandFor(item: Item, entry: Want, range: Range, ahead: Occasion["gathering"]["doneAhead"], served: ServedIn): Demand {
+  const { resolved, own, claims } = served(item, entry.choices, entry.filling);
   const through = ahead.filter((a) => range[0] < (a.pieces ?? Infinity)).map((a) => a.through);
   const frozen = through.some((id) => ["freeze", "bag"].includes(resolved.steps.find((step) => step.id === id)?.kind ?? ""));
   const path: Path = entry.freezer ? "freezer" : frozen ? "from-freezer" : "fresh";
   const done = new Set(through.flatMap((id) => [...throughStep(resolved.steps, id)]));
   const steps = resolved.steps.filter((step) => step.path.includes(path) && !done.has(step.id) && !(entry.freezer && frozen));
-  return { for: entry.for, item, resolved, range, path, by: entry.by, done, steps };
+  return { for: entry.for, item, resolved, own, claims, range, path, by: entry.by, done, steps };
 }

@@ -3,7 +3,10 @@ import { capacitiesOf, loadCapacity } from "../kitchen/capacity";
 import type { Item } from "../item/schema";
 import type { Gathering, Guests } from "./schema";
 import type { Kitchen } from "../kitchen/schema";
-import { resolveItem, throughStep, type ResolvedItem } from "../item/resolve";
+import { suits } from "../item/claims";
+import { OURS, type Catalogue } from "../ingredients/own";
+import { throughStep, type ResolvedItem } from "../item/resolve";
+import { servedIn } from "./served";
 
 /** Up to this much more than needed is made where that fills the last carrier, %. (A quarter is the most that is allowed.) */
 const MAX_EXTRA_PCT = 15;
@@ -29,11 +32,6 @@ export interface HeadcountAnswer {
   readonly unserved: readonly { readonly wave: string; readonly guests: Guests }[];
 }
 
-/** Whether a guest may eat it: every diet they keep to is one of the item's, and nothing they avoid is in it. */
-export const suits = (guests: Guests, resolved: Pick<ResolvedItem, "diet" | "allergens">): boolean =>
-  guests.diet.every((diet) => resolved.diet.includes(diet)) &&
-  guests.avoid.every((allergen) => !resolved.allergens.includes(allergen));
-
 /** Pieces by which a demand is best rounded: the last load it goes through, a tray for an oven; 1 where that is done ahead. */
 export function carrierUnit(resolved: ResolvedItem, kitchen: Kitchen, done: ReadonlySet<string>): number {
   const capacities = capacitiesOf(resolved.item, kitchen);
@@ -58,7 +56,13 @@ function withSpare(needed: number, unit: number, sparePct: number): number {
  * the pieces that fill carriers anyway, then in the one item with the smallest loads; nobody's share of an item grows by
  * more than (weight of all the wave's rates) ÷ (weight of those that suit).
  */
-export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item>, kitchen: Kitchen): HeadcountAnswer {
+export function countWaves(
+  gathering: Gathering,
+  items: ReadonlyMap<string, Item>,
+  kitchen: Kitchen,
+  catalogue: Catalogue = OURS,
+): HeadcountAnswer {
+  const served = servedIn(gathering, items, catalogue);
   const counts: WaveCount[] = [];
   const unserved: { wave: string; guests: Guests }[] = [];
   const present = gathering.guests.filter((guests) => guests.count > 0);
@@ -67,9 +71,10 @@ export function countWaves(gathering: Gathering, items: ReadonlyMap<string, Item
     const entries = wave.items.map((entry) => {
       const item = items.get(entry.recipe)!;
       const fillings = entry.split?.map((part) => part.filling) ?? ["base"];
-      const resolved = fillings.map((filling) => resolveItem(item, entry.choices, filling));
+      const made = fillings.map((filling) => served(item, entry.choices, filling));
+      const resolved = made.map((one) => one.resolved);
       const rates = alone ? item.piecesPerGuestAlone : item.piecesPerGuest;
-      const fits = (guests: Guests) => resolved.some((r) => suits(guests, r));
+      const fits = (guests: Guests) => made.some(({ claims }) => suits(guests, claims));
       const ahead = gathering.doneAhead.filter((a) => a.recipe === entry.recipe && a.pieces === undefined);
       const done = new Set(ahead.flatMap((a) => [...throughStep(resolved[0].steps, a.through)]));
       return { entry, resolved: resolved[0], rates, fits, unit: Math.max(1, carrierUnit(resolved[0], kitchen, done)) };

@@ -1,8 +1,18 @@
 import type { DocumentKind } from "../shared/documents";
 import { z } from "zod";
+import { ALLERGENS, allergensCalled } from "../ingredients/allergen";
+import { DIETS } from "../ingredients/kinds";
 import { id, clock, day } from "../shared/fields";
 
 const choices = z.record(z.string(), z.string()).default({});
+
+/** Allergens in the words of the closed list; cooks' other words for them are read as well. */
+const allergens = z.array(z.enum(ALLERGENS, { error: `one of ${ALLERGENS.join(", ")}` })).default([]);
+// To whoever writes one in this program it is the list of allergens; from outside, other words for them come too.
+const avoid = z.preprocess(
+  (words) => (Array.isArray(words) ? words.flatMap((word: unknown) => allergensCalled(word)) : words),
+  allergens,
+) as unknown as typeof allergens;
 
 const split = z.array(z.object({ filling: id, pieces: z.int().min(1).max(2000) })).optional();
 
@@ -26,8 +36,8 @@ export const GatheringSchema = z.object({
           .min(0, { error: "a whole number from 0 to 500" })
           .max(500, { error: "a whole number from 0 to 500" }),
         age: z.enum(["adult", "teen", "child"]),
-        diet: z.array(z.string()).default([]),
-        avoid: z.array(z.string()).default([]),
+        diet: z.array(z.enum(DIETS, { error: `one of ${DIETS.join(", ")}` })).default([]),
+        avoid,
       }),
     )
     .default([]),

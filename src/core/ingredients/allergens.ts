@@ -1,45 +1,16 @@
+import { groupsOf, type AllergenTag, type Regime } from "./allergen";
 import { fail, ok, type Result } from "../shared/issue";
-
-export type Regime = "eu" | "us";
-
-const GLUTEN = ["wheat", "rye", "barley", "oats"] as const;
-
-/** What an ingredient may be said to contain: the groups, gluten by its grains. */
-export const ALLERGEN_TAGS = [
-  ...GLUTEN,
-  "crustaceans",
-  "eggs",
-  "fish",
-  "peanuts",
-  "soy",
-  "milk",
-  "nuts",
-  "celery",
-  "mustard",
-  "sesame",
-  "sulphites",
-  "lupin",
-  "molluscs",
-] as const;
-
-/** Groups that must be named, in the order in which they are shown. Public lists; local rules come first. */
-const GROUPS: Readonly<Record<Regime, readonly string[]>> = {
-  eu: ["gluten", ...ALLERGEN_TAGS.slice(GLUTEN.length)],
-  us: ["milk", "eggs", "fish", "crustaceans", "nuts", "peanuts", "wheat", "soy", "sesame"],
-};
-const groupsOf = (tags: ReadonlySet<string>, regime: Regime): string[] =>
-  GROUPS[regime].filter((group) => (group === "gluten" ? GLUTEN.some((tag) => tags.has(tag)) : tags.has(group)));
 
 interface Ingredient {
   readonly id: string;
-  readonly contains: readonly string[];
-  readonly mayContain: readonly string[];
+  readonly contains: readonly AllergenTag[];
+  readonly mayContain: readonly AllergenTag[];
   readonly uses: readonly string[];
 }
 interface Item {
   readonly id: string;
   readonly ingredients: readonly string[];
-  readonly medium: readonly string[];
+  readonly medium: readonly AllergenTag[];
 }
 
 /**
@@ -56,8 +27,8 @@ export function propagateAllergens(input: {
   const byId = new Map(input.ingredients.map((ingredient) => [ingredient.id, ingredient]));
   const items: Record<string, { contains: string[]; mayContain: string[] }> = {};
   for (const [k, item] of input.items.entries()) {
-    const contains = new Set<string>();
-    const may = new Set<string>(item.medium);
+    const contains = new Set<AllergenTag>();
+    const may = new Set<AllergenTag>(item.medium);
     /** What is wrong below an ingredient, if anything. */
     const walk = (id: string, above: readonly string[]): "unknown" | "inconsistent" | undefined => {
       const ingredient = byId.get(id);

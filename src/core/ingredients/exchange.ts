@@ -1,24 +1,5 @@
 import { sum } from "../shared/rounding";
 
-/** Protein of flours, %; starch has none. Usual figures of bags; the cook's own bag replaces them. */
-export const PROTEIN_PCT: Readonly<Record<string, number>> = {
-  "flour-plain": 10.5,
-  "flour-bread": 12.5,
-  "flour-00": 11,
-  "flour-cake": 8.5,
-  "flour-self-raising": 10,
-  "flour-wholemeal": 12.5,
-  "flour-spelt": 12.5,
-  "flour-rye": 9,
-  "flour-buckwheat": 12,
-  "flour-chickpea": 21,
-  semolina: 12.5,
-  "starch-corn": 0,
-  "starch-potato": 0,
-  "starch-tapioca": 0,
-  "starch-wheat": 0,
-};
-
 /** Protein of a mixture of flours and starches, %; 0 without any. */
 export function effectiveProtein(lines: readonly { grams: number; proteinPct: number }[]): number {
   const grams = sum(lines.map((line) => line.grams));

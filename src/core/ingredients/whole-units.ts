@@ -1,13 +1,14 @@
 import { wholeEggs } from "./eggs";
 import { convertYeast } from "./yeast";
-import { matchIngredient } from "./names";
+import { ingredientOf, type Named } from "./lookup";
+import { OURS, type Catalogue } from "./own";
 
 /** Dry yeast is sold in sachets of this weight, g. */
 const SACHET_G = 7;
 
 /** What a weight is in whole eggs, with what is short or left and its use, or in sachets of yeast; undefined for anything else. */
-export function wholeUnits(name: string, grams: number): string | undefined {
-  const id = matchIngredient(name);
+export function wholeUnits(line: Named, grams: number, catalogue: Catalogue = OURS): string | undefined {
+  const id = ingredientOf(line, catalogue)?.id;
   if (id === "egg" && grams >= 15) {
     const whole = wholeEggs({ neededG: grams, washG: 0, region: "eu", size: "M", shortPct: 5 });
     if (!whole.ok) return undefined;

@@ -1,4 +1,6 @@
 import type { Component, Item } from "./schema";
+import { idOf } from "../ingredients/lookup";
+import { OURS, type Catalogue } from "../ingredients/own";
 import { mainFlour } from "./resolve";
 import { fail, ok, type Result } from "../shared/issue";
 
@@ -10,6 +12,17 @@ export const stickyCorrection = (flourG: number): { addG: number; flourG: number
   addG: flourG * CORRECTION,
   flourG: flourG * (1 + CORRECTION),
 });
+
+/** Liquids of which a part is held back at first. */
+const LIQUIDS: ReadonlySet<string> = new Set(["water", "milk", "buttermilk"]);
+/** Held back at first unless the cook says otherwise, % of the liquid. */
+const HELD_BACK_PCT = 10;
+
+/** The liquid of a dough that part of is kept back at first, the heaviest one; undefined where it has none. */
+export function holdBackFor(dough: readonly Component[], catalogue: Catalogue = OURS): Item["dough"]["holdBack"] {
+  const liquid = dough.filter((c) => LIQUIDS.has(idOf(c, catalogue) ?? "")).sort((a, b) => b.grams - a.grams)[0];
+  return liquid && { component: liquid.id, pct: HELD_BACK_PCT };
+}
 
 const mapDough = (item: Item, change: (c: Component) => Component): Item => ({
   ...item,

@@ -1,28 +1,42 @@
 import { bakersPct, hydration } from "./formula";
 import { fillingFor, usableDoughG } from "./yields";
-import { isFlour } from "../ingredients/flour";
-import { FAT_PCT } from "../ingredients/fat";
+import { fatPct, idOf, isFat, isFlour, waterPct } from "../ingredients/lookup";
+import { OURS, type Catalogue } from "../ingredients/own";
 import type { Component, Item } from "./schema";
-import { matchIngredient } from "../ingredients/names";
 import { fail, ok, type Result } from "../shared/issue";
 import { sum } from "../shared/rounding";
 import { balance } from "./filling";
 
-/** Where a component stands: a part of the dough (its place), or the filling. */
-export type Place = { readonly in: "dough"; readonly part: number } | { readonly in: "filling" };
+/** Where a component stands: a part of the dough, the filling, or an entry of the finish, by their places. */
+export type Place =
+  | { readonly in: "dough"; readonly part: number }
+  | { readonly in: "filling" }
+  | { readonly in: "finish"; readonly entry: number };
 
 /** The components at a place. */
-export const componentsAt = (item: Item, place: Place): readonly Component[] =>
-  place.in === "dough" ? item.dough.parts[place.part].components : item.filling.components;
+export function componentsAt(item: Item, place: Place): readonly Component[] {
+  if (place.in === "dough") return item.dough.parts[place.part].components;
+  return place.in === "filling" ? item.filling.components : item.finish[place.entry].components;
+}
 
 /** The item with other components at a place. */
-export const withComponents = (item: Item, place: Place, components: Component[]): Item =>
-  place.in === "filling"
-    ? { ...item, filling: { ...item.filling, components } }
-    : {
-        ...item,
-        dough: { ...item.dough, parts: item.dough.parts.map((part, i) => (i === place.part ? { ...part, components } : part)) },
-      };
+export function withComponents(item: Item, place: Place, components: Component[]): Item {
+  if (place.in === "filling") return { ...item, filling: { ...item.filling, components } };
+  if (place.in === "finish")
+    return { ...item, finish: item.finish.map((entry, i) => (i === place.entry ? { ...entry, components } : entry)) };
+  return {
+    ...item,
+    dough: { ...item.dough, parts: item.dough.parts.map((part, i) => (i === place.part ? { ...part, components } : part)) },
+  };
+}
+
+/** Changes one line of a place. */
+export const changeComponent = (item: Item, place: Place, index: number, change: (c: Component) => Component): Item =>
+  withComponents(
+    item,
+    place,
+    componentsAt(item, place).map((c, i) => (i === index ? change(c) : c)),
+  );
 
 /** What the whole dough and filling of a base batch come to. */
 export interface DeskTotals {
@@ -31,8 +45,12 @@ export interface DeskTotals {
   /** Dough that reaches the pieces, after what is lost on the way, g. */
   readonly usableDoughG: number;
   readonly hydrationPct: number;
-  /** Fat on flour by weight; a "2 : 1" by cups is not one by weight. */
+  /** Fats as they are weighed, on flour: 341 g of butter on 375 g are 0.91, whatever water is in it. */
   readonly fatPct: number;
+  /** Pure fat of everything in it, egg and milk as well, on flour. */
+  readonly pureFatPct: number;
+  /** Lines whose water or fat is not known: the sums are without them. */
+  readonly uncounted: readonly string[];
   readonly saltPct: number;
   readonly rawFillingG: number;
   readonly usableFillingG: number;
@@ -41,18 +59,24 @@ export interface DeskTotals {
   readonly balance: ReturnType<typeof balance> | undefined;
 }
 
+const SALTS: ReadonlySet<string> = new Set(["salt", "salt-coarse", "salt-flaky"]);
+/** Whether a line is salt itself. */
+export const isSalt = (c: Pick<Component, "name" | "ingredient">, catalogue: Catalogue = OURS): boolean =>
+  SALTS.has(idOf(c, catalogue) ?? "");
+
 /** How much a filling may stray from the formula's fill a piece, %. */
 const STRETCH_PCT = 10;
 
 /** Sums, percentages and the balance of dough to filling. Without any flour the percentages are 0. */
-export function deskTotals(item: Item): DeskTotals {
+export function deskTotals(item: Item, catalogue: Catalogue = OURS): DeskTotals {
   const dough = item.dough.parts.flatMap((part) => part.components);
   const flourG = sum(dough.filter((c) => c.flour).map((c) => c.grams));
   const doughG = sum(dough.map((c) => c.grams));
   const onFlour = (grams: number) => (flourG > 0 ? bakersPct(grams, flourG) : 0);
-  const named = dough.map((c) => ({ id: matchIngredient(c.name) ?? "", grams: c.grams }));
-  const fatG = sum(named.map((c) => (c.grams * (FAT_PCT[c.id] ?? 0)) / 100));
-  const saltG = sum(named.filter((c) => c.id.startsWith("salt")).map((c) => c.grams));
+  const lines = dough.map((c) => ({ id: c.id, grams: c.grams, waterPct: waterPct(c, catalogue) ?? 0 }));
+  const fatG = sum(dough.filter((c) => isFat(c, catalogue)).map((c) => c.grams));
+  const pureFatG = sum(dough.map((c) => (c.flour ? 0 : (c.grams * (fatPct(c, catalogue) ?? 0)) / 100)));
+  const saltG = sum(dough.filter((c) => isSalt(c, catalogue)).map((c) => c.grams));
   const { components } = item.filling;
   const usableG = usableDoughG(item, doughG);
   const { usableG: usableFillingG } = fillingFor(item.filling);
@@ -61,8 +85,10 @@ export function deskTotals(item: Item): DeskTotals {
     flourG,
     doughG,
     usableDoughG: usableG,
-    hydrationPct: flourG > 0 ? hydration({ flourG, lines: named }).hydrationPct : 0,
+    hydrationPct: flourG > 0 ? hydration({ flourG, lines }).hydrationPct : 0,
     fatPct: onFlour(fatG),
+    pureFatPct: onFlour(pureFatG),
+    uncounted: dough.filter((c) => waterPct(c, catalogue) === undefined).map((c) => c.name.split(",")[0]),
     saltPct: onFlour(saltG),
     rawFillingG: sum(components.map((c) => c.grams)),
     usableFillingG,
@@ -84,13 +110,7 @@ export function deskTotals(item: Item): DeskTotals {
 export function setGrams(item: Item, place: Place, index: number, grams: number): Result<Item> {
   if (!(grams > 0) || grams > 100000)
     return fail({ code: "out_of_range", path: ["grams"], got: grams, wanted: "above 0 and at most 100000 g" });
-  return ok(
-    withComponents(
-      item,
-      place,
-      componentsAt(item, place).map((c, i) => (i === index ? { ...c, grams } : c)),
-    ),
-  );
+  return ok(changeComponent(item, place, index, (c) => ({ ...c, grams })));
 }
 
 /**
@@ -127,22 +147,44 @@ export function setPercent(item: Item, part: number, index: number, pct: number)
   });
 }
 
-/** The whole dough, or filling, times a factor; what a batch yields moves with the dough. */
+/** The dough times a factor; its pieces stay as heavy, and more of them come out. */
+export function scaleDough(item: Item, factor: number): Item {
+  const more = (c: Component): Component => ({ ...c, grams: c.grams * factor, measure: undefined });
+  return {
+    ...item,
+    dough: {
+      ...item.dough,
+      parts: item.dough.parts.map((part) => ({ ...part, components: part.components.map(more) })),
+      ...(item.dough.variants && {
+        variants: item.dough.variants.map((variant) => ({ ...variant, components: variant.components.map(more) })),
+      }),
+    },
+  };
+}
+
+/** The filling times a factor. */
 export function scaleFilling(item: Item, factor: number): Item {
   return {
     ...item,
-    filling: { ...item.filling, components: item.filling.components.map((c) => ({ ...c, grams: c.grams * factor })) },
+    filling: { ...item.filling, components: item.filling.components.map((c) => ({ ...c, grams: c.grams * factor, measure: undefined })) },
   };
 }
 
 /** Adds a line at the end, under an id that no other has. Grams > 0; `measure`: the words it was typed in. */
-export function addComponent(item: Item, place: Place, name: string, grams: number, measure?: string): Item {
+export function addComponent(
+  item: Item,
+  place: Place,
+  name: string,
+  grams: number,
+  measure?: string,
+  catalogue: Catalogue = OURS,
+): Item {
   const components = componentsAt(item, place);
   const id = freshId(
     name,
     components.map((c) => c.id),
   );
-  const flour = place.in === "dough" && isFlour(name);
+  const flour = place.in === "dough" && isFlour({ name }, catalogue);
   return withComponents(item, place, [
     ...components,
     { id, name, grams, ...(flour && { flour }), ...(measure && { measure }), ...(place.in === "filling" && { cook: true }) },
@@ -153,6 +195,8 @@ export function addComponent(item: Item, place: Place, name: string, grams: numb
 export function removeComponent(item: Item, place: Place, index: number): Item {
   const components = componentsAt(item, place);
   if (place.in === "dough" && components.length === 1) return item;
+  if (place.in === "finish" && components.length === 1)
+    return { ...item, finish: item.finish.filter((_, i) => i !== place.entry) };
   return withComponents(
     item,
     place,
@@ -160,13 +204,21 @@ export function removeComponent(item: Item, place: Place, index: number): Item {
   );
 }
 
-/** Gives a line another name; its grams stay. */
-export const renameComponent = (item: Item, place: Place, index: number, name: string): Item =>
-  withComponents(
-    item,
-    place,
-    componentsAt(item, place).map((c, i) => (i === index ? { ...c, name } : c)),
-  );
+/** Gives a line another name: its grams stay, what it is follows from the new name. */
+export const renameComponent = (item: Item, place: Place, index: number, name: string, catalogue: Catalogue = OURS): Item =>
+  changeComponent(item, place, index, ({ flour: _, ingredient: __, contains: ___, ...rest }) => ({
+    ...rest,
+    name,
+    ...(place.in === "dough" && isFlour({ name }, catalogue) && { flour: true }),
+  }));
+
+/** Says which of the catalogue's a line is; its words stay. */
+export const identifyComponent = (item: Item, place: Place, index: number, id: string, catalogue: Catalogue = OURS): Item =>
+  changeComponent(item, place, index, ({ flour: _, ...c }) => ({
+    ...c,
+    ingredient: id,
+    ...(place.in === "dough" && isFlour({ name: c.name, ingredient: id }, catalogue) && { flour: true }),
+  }));
 
 /** An id from a name that none of the others has. */
 export function freshId(name: string, taken: readonly string[]): string {

@@ -6,8 +6,6 @@ import { patchSteps } from "./step-patch";
 export interface ResolvedItem {
   readonly item: Item;
   readonly filling: string;
-  readonly diet: readonly string[];
-  readonly allergens: readonly string[];
   /** Dough components with the part they belong to. */
   readonly dough: readonly (Component & { readonly in: string })[];
   readonly holdBack?: { readonly component: string; readonly pct: number };
@@ -18,7 +16,6 @@ export interface ResolvedItem {
   readonly finish: Item["finish"];
   /** Steps that exist under these options, for every path, in the item's order. */
   readonly steps: readonly Step[];
-  readonly keepsOilVegan: boolean;
   readonly fryerRefill?: { readonly coolDrainFillMin: number; readonly handsMin: number };
 }
 
@@ -30,11 +27,21 @@ export function optionsOf(item: Item, choices: Choices): Item["schools"][number]
   });
 }
 
-/** A step with what it took in this kitchen where that is longer; it is this room's time, so no more correction for warmth. */
-export function asItTook(step: Step): Step {
+/**
+ * A step with what it took in this kitchen where that is longer; it is this room's time, so no more correction for warmth.
+ * @param pieces of the base batch, for which it was timed
+ */
+export function asItTook(step: Step, pieces: number): Step {
   const { tookMin, rest, time } = step;
   if (tookMin === undefined) return step;
-  if (!rest) return { ...step, time: { ...time, fixedMin: Math.max(time.fixedMin, tookMin) } };
+  if (!rest) {
+    // What it took was all of it, the minutes for the pieces as well; both grow alike.
+    const saidMin = time.fixedMin + (time.secPerPiece * pieces) / 60;
+    if (tookMin <= saidMin) return step;
+    if (saidMin === 0) return { ...step, time: { ...time, fixedMin: tookMin } };
+    const factor = tookMin / saidMin;
+    return { ...step, time: { fixedMin: time.fixedMin * factor, secPerPiece: time.secPerPiece * factor } };
+  }
   if (tookMin <= rest.target) return step;
   return { ...step, rest: { ...rest, min: tookMin, target: tookMin, max: Math.max(rest.max, tookMin), yeasted: false } };
 }
@@ -56,7 +63,6 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
   const fillingVariant = item.filling.variants?.find((variant) => variant.id === filling);
   const doughVariant = item.dough.variants?.find((variant) => options.some((option) => option.doughVariant === variant.id));
   const omitted = new Set(options.flatMap((option) => option.omit ?? []));
-  const removed = new Set(options.flatMap((option) => option.removesAllergens ?? []));
 
   const written = (
     doughVariant ? [{ id: item.dough.parts[0].id, components: doughVariant.components }] : item.dough.parts
@@ -73,7 +79,7 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
 
   const patches = [...options.flatMap((option) => option.changes), ...(fillingVariant?.stepChanges ?? [])];
   const there = item.steps.filter((step) => !step.when || chosen.get(step.when.school) === step.when.option);
-  const steps = patchSteps(there, patches).map(asItTook);
+  const steps = patchSteps(there, patches).map((step) => asItTook(step, item.base.pieces));
 
   const finish = item.finish.map((entry) => entry);
   for (const extra of options.flatMap((option) => option.finish ?? [])) {
@@ -82,14 +88,9 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
     else finish.push(extra);
   }
 
-  const diet = new Set([...(fillingVariant?.diet ?? item.diet), ...options.flatMap((option) => option.addsDiet ?? [])]);
-  if (diet.has("vegan")) diet.add("vegetarian");
-  const keep = item.fryOil?.keepVeganOption;
   return {
     item,
     filling,
-    diet: [...diet],
-    allergens: (fillingVariant?.allergens ?? item.allergens).filter((allergen) => !removed.has(allergen)),
     dough,
     holdBack: doughVariant?.holdBack ?? item.dough.holdBack,
     fillingComponents,
@@ -98,7 +99,6 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
     useAtMaxC: source.useAtMaxC,
     finish,
     steps,
-    keepsOilVegan: item.fryOil?.keepVegan === true || (keep !== undefined && chosen.get(keep.school) === keep.option),
     fryerRefill: options.find((option) => option.fryerRefill)?.fryerRefill,
   };
 }

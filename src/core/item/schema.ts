@@ -1,6 +1,7 @@
 import { id, text, minutes, celsius, StepSchema } from "./step";
 import { z } from "zod";
 import { StepPatchesSchema } from "./step-patch";
+import { ALLERGENS } from "../ingredients/allergen";
 import { SYSTEM_IDS } from "../quantities/unit-table";
 const grams = z.number().gt(0).max(100000);
 const gramsOrNone = z.number().min(0).max(100000);
@@ -14,7 +15,14 @@ export const ComponentSchema = z.object({
   cook: z.boolean().optional(),
   /** The cook's own words for the amount, kept beside the grams: "2½ cups". */
   measure: z.string().max(60).optional(),
-  allergens: z.array(z.string()).optional(),
+  /** The whole line as it was written. */
+  text: z.string().max(300).optional(),
+  /** Which of the catalogue's it is, where the cook said so; else its name tells. */
+  ingredient: z.string().min(1).max(80).optional(),
+  /** In it by the cook's word, beyond what its name tells. */
+  contains: z.array(z.enum(ALLERGENS)).optional(),
+  /** Lost over heat, %, where the cook knows better than the filling's own figure. */
+  lossPct: z.number().min(-900).max(95).optional(),
   note: text.optional(),
   /** What went in by feel the last time, g for a base batch, and the flour that it was for. */
   lastUsed: z.object({ grams, flour: z.string().max(120) }).optional(),
@@ -27,7 +35,13 @@ const HeadSchema = z.object({
   child: z.number().min(0).max(50),
 });
 
-const FinishSchema = z.object({ step: id, what: z.string().min(1).max(120), components: z.array(ComponentSchema) });
+const FinishSchema = z.object({
+  step: id,
+  what: z.string().min(1).max(120),
+  /** Its weights are for the base batch, or for each load of the step: the oil of a pan. */
+  per: z.enum(["base", "load"]).optional(),
+  components: z.array(ComponentSchema),
+});
 
 const OptionSchema = z.object({
   id,
@@ -39,8 +53,6 @@ const OptionSchema = z.object({
   omit: z.array(id).optional(),
   doughVariant: id.optional(),
   fillingSwap: z.array(z.object({ from: id, to: ComponentSchema })).optional(),
-  addsDiet: z.array(z.string()).optional(),
-  removesAllergens: z.array(z.string()).optional(),
   fryerRefill: z.object({ coolDrainFillMin: minutes, handsMin: minutes }).optional(),
 });
 
@@ -61,9 +73,16 @@ export const ItemSchema = z.object({
   line: text.default(""),
   family: z.string().max(4).default(""),
   course: z.string().optional(),
-  diet: z.array(z.string()).default([]),
-  allergens: z.array(z.string()).default([]),
-  dietNote: text.optional(),
+  /** In it by the cook's word, wherever it comes from. */
+  alsoContains: z.array(z.object({ allergen: z.enum(ALLERGENS), note: text.optional() })).optional(),
+  /** Not in it although a line tells so: the cook's word, with the reason. */
+  without: z.array(z.object({ allergen: z.enum(ALLERGENS), why: z.string().trim().min(3).max(300) })).optional(),
+  /** Lines that are not understood yet, as they were written. With any the item is provisional. */
+  gaps: z.array(z.object({ id, in: z.enum(["dough", "filling", "finish"]), text: z.string().min(1).max(300) })).optional(),
+  /** Figures that were taken from what is usual, since the recipe does not say them. With any the item is provisional. */
+  guessed: z.array(z.enum(["oven", "minutes", "fillingG", "family"])).optional(),
+  /** The recipe as it was written. */
+  written: z.object({ dough: z.string().max(20000), filling: z.string().max(20000), oven: z.string().max(200) }).optional(),
   piecesPerGuest: HeadSchema,
   piecesPerGuestAlone: HeadSchema,
   /** Whose cups and spoons its measures are in: a tablespoon of 15 or of 20 ml; unsaid, the cook's own. */
@@ -79,8 +98,6 @@ export const ItemSchema = z.object({
         z.object({
           id,
           name: z.string(),
-          allergens: z.array(z.string()).optional(),
-          diet: z.array(z.string()).optional(),
           holdBack: HoldBackSchema.optional(),
           components: z.array(ComponentSchema).min(1),
         }),
@@ -98,8 +115,6 @@ export const ItemSchema = z.object({
           handlingLossPct: pct.optional(),
           id,
           name: z.string(),
-          diet: z.array(z.string()).optional(),
-          allergens: z.array(z.string()).optional(),
           coreC: celsius.optional(),
           stepChanges: StepPatchesSchema.default([]),
         }),
@@ -134,8 +149,8 @@ export const ItemSchema = z.object({
     .object({
       order: z.number(),
       leavesTaste: z.string().optional(),
-      keepVegan: z.boolean().default(false),
-      keepVeganOption: z.object({ school: id, option: id }).optional(),
+      /** What it is fried in; unsaid, a plant oil. */
+      oil: z.string().min(1).max(120).optional(),
     })
     .optional(),
   storage: z

@@ -1,3 +1,8 @@
+import { ingredientOf } from "../ingredients/lookup";
+import { OURS, type Catalogue } from "../ingredients/own";
+import { componentClaims } from "./claims";
+import { isSalt } from "./desk";
+import type { Component } from "./schema";
 import { sum } from "../shared/rounding";
 
 /** Salt still to add, half now and the rest after tasting, g. Raw meat is never tasted: fry a test piece. */
@@ -36,53 +41,62 @@ export const spoonGrams = (densityGPerMl: number): { levelG: number; roundedG: n
   roundedG: 22.5 * densityGPerMl,
 });
 
-/** Salt in what is salty already, %. Usual figures of labels. */
-const SALT_PCT: readonly (readonly [name: RegExp, pct: number])[] = [
-  [/soy sauce/i, 15],
-  [/fish sauce/i, 22],
-  [/oyster sauce/i, 9],
-  [/\bmiso\b/i, 12],
-  [/stock cube|bouillon/i, 50],
-  [/\b(stock|broth)\b/i, 0.8],
-  [/bacon|ham|cured|smoked (?:fish|trout|salmon)/i, 3],
-  [/sausage/i, 2],
-  [/olives?\b|capers?|pickle|sauerkraut|kimchi/i, 2.5],
-  [/feta|brined cheese/i, 2.5],
-  [/parmesan/i, 3],
-  [/cheddar|hard cheese/i, 1.8],
-  [/mozzarella|cheese/i, 1],
-  [/salted (?:butter|margarine)/i, 1.5],
-];
-const UNSALTED = /\b(?:un-?salted|low-salt|salt-free)\b/i;
-
-/** What of a filling brings salt with it, g and %, and the salt that is weighed as such, g. */
-export function saltSources(components: readonly { name: string; grams: number }[]): {
+/** What of a filling brings salt with it, g and %, the salt that is weighed as such, and the lines of which it is not known. */
+export function saltSources(
+  components: readonly Pick<Component, "name" | "ingredient" | "grams">[],
+  catalogue: Catalogue = OURS,
+): {
   carried: { name: string; grams: number; saltPct: number }[];
   addedG: number;
+  unknown: string[];
 } {
-  const isSalt = (name: string) => /^(?:\w+ )?salt\b/i.test(name) && !UNSALTED.test(name);
+  const unsalted = (name: string) => /\b(?:un-?salted|low-salt|low-sodium|salt-free)\b/i.test(name);
+  const salty = components.filter((c) => !isSalt(c, catalogue) && !unsalted(c.name));
   return {
-    addedG: sum(components.filter((c) => isSalt(c.name)).map((c) => c.grams)),
-    carried: components.flatMap(({ name, grams }) => {
-      const found = isSalt(name) || UNSALTED.test(name) ? undefined : SALT_PCT.find(([words]) => words.test(name));
-      return found ? [{ name, grams, saltPct: found[1] }] : [];
+    addedG: sum(components.filter((c) => isSalt(c, catalogue)).map((c) => c.grams)),
+    carried: salty.flatMap((c) => {
+      const saltPct = ingredientOf(c, catalogue)?.per100.salt;
+      return saltPct !== undefined && saltPct >= WORTH_COUNTING_PCT ? [{ name: c.name, grams: c.grams, saltPct }] : [];
     }),
+    unknown: salty.filter((c) => ingredientOf(c, catalogue)?.per100.salt === undefined).map((c) => c.name.split(",")[0]),
   };
 }
 
+/** Less salt than this is in nearly everything that grows, %. */
+const WORTH_COUNTING_PCT = 0.5;
+
+const RUNS: ReadonlySet<string> = new Set(["water", "broth", "wine", "wine-grain", "juice", "plant-drink", "drink"]);
+const RUNNY: ReadonlySet<string> = new Set([
+  "milk",
+  "buttermilk",
+  "kefir",
+  "cream",
+  "passata",
+  "tomatoes-canned",
+  "cider",
+  "beer",
+]);
+
 /** What of a filling runs and is to be bound, g. */
-export const bindable = (components: readonly { name: string; grams: number }[]): number =>
+export const bindable = (
+  components: readonly Pick<Component, "name" | "ingredient" | "grams">[],
+  catalogue: Catalogue = OURS,
+): number =>
   sum(
     components
-      .filter((c) => /\b(water|milk|stock|broth|cream(?! cheese)|wine|passata|tomatoes|juice|cider|beer)\b/i.test(c.name))
+      .filter((c) => {
+        const ingredient = ingredientOf(c, catalogue);
+        return ingredient && (RUNNY.has(ingredient.id) || ingredient.kinds.some((kind) => RUNS.has(kind)));
+      })
       .map((c) => c.grams),
   );
 
 /** Raw meat, fish or egg in a filling: it is never tasted, a spoonful is fried. */
-export const isRaw = (components: readonly { name: string; cook?: boolean }[]): boolean =>
-  components.some(
-    (c) =>
-      !c.cook &&
-      /\b(beef|pork|lamb|turkey|chicken|mince|prawns?|fish)\b/i.test(c.name) &&
-      !/\b(cooked|smoked|cured)\b/i.test(c.name),
-  );
+export const isRaw = (
+  components: readonly Pick<Component, "name" | "ingredient" | "cook">[],
+  catalogue: Catalogue = OURS,
+): boolean =>
+  components.some((c) => {
+    const { hazard } = componentClaims(c, catalogue);
+    return !c.cook && hazard !== null && hazard !== "vegetable" && hazard !== "leftovers";
+  });

@@ -1,5 +1,5 @@
 import type { Component, Item } from "./schema";
-import { matchIngredient } from "../ingredients/names";
+import { idOf, ingredientOf } from "../ingredients/lookup";
 import { componentsAt, freshId, withComponents, type Place } from "./desk";
 import { exchangeFat, exchangeForSelfRaising, FATS, type Fat } from "../ingredients/exchange";
 
@@ -71,7 +71,7 @@ const fat =
   };
 
 const toSelfRaising: Rule = (grams, around) => {
-  const powder = around.filter((c) => matchIngredient(c.name) === "baking-powder").reduce((sum, c) => sum + c.grams, 0);
+  const powder = around.filter((c) => idOf(c) === "baking-powder").reduce((sum, c) => sum + c.grams, 0);
   const { inItG, leaveOutG } = exchangeForSelfRaising(grams, powder);
   return swap(
     "self-raising",
@@ -211,7 +211,7 @@ export function swapsFor(item: Item, place: Place, index: number): Swap[] {
   const { name, grams } = around[index];
   if (STOCK.test(name))
     return [swap("vegetable-stock", "vegetable stock", [{ name: "vegetable stock", grams }], "vegetable-stock")];
-  const id = matchIngredient(name) ?? (/\bwine\b/i.test(name) ? "wine" : "");
+  const id = idOf(around[index]) ?? "";
   const salted = SALTED.test(name) && !/\bunsalted\b/i.test(name) && (id === "butter" || id === "margarine");
   return (salted ? SALTED_RULES : (RULES[id] ?? [])).map((rule) => rule(grams, around));
 }
@@ -236,7 +236,7 @@ export function applySwap(item: Item, place: Place, index: number, chosen: Swap)
   };
   let lines = before.flatMap((c, i) => (i === index ? chosen.lines.map((line) => fresh(line.name, line.grams, target)) : [c]));
   for (const { ingredient, name, grams } of chosen.also) {
-    const at = lines.findIndex((c) => matchIngredient(c.name) === ingredient);
+    const at = lines.findIndex((c) => idOf(c) === ingredient);
     if (at < 0) {
       if (grams > 0) lines.push(fresh(name, grams, { ...target, flour: undefined }));
       continue;

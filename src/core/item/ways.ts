@@ -1,9 +1,9 @@
 import type { Component, Item } from "./schema";
 import { disc } from "../quantities/geometry";
-import { matchIngredient } from "../ingredients/names";
+import { idOf, isFat } from "../ingredients/lookup";
+import { OURS, type Catalogue } from "../ingredients/own";
 import { doughProtein } from "./checks";
 import { deskTotals, freshId } from "./desk";
-import { FAT_PCT } from "../ingredients/fat";
 import { cutWithRerolls } from "./dough";
 import { fillingLimit } from "./seasoning";
 
@@ -27,13 +27,11 @@ export interface Way {
 }
 
 const allDough = (item: Item): readonly Component[] => item.dough.parts.flatMap((part) => part.components);
-const isA = (ids: readonly string[]) => (c: Component) => ids.includes(matchIngredient(c.name) ?? "");
+const isA = (ids: readonly string[]) => (c: Component) => ids.includes(idOf(c) ?? "");
 const isYeast = isA(["yeast-instant", "yeast-active-dry", "yeast-fresh"]);
 const isSugar = isA(["sugar-granulated", "sugar-caster", "sugar-icing", "sugar-brown"]);
 const isPowder = isA(["baking-powder"]);
 const isStarch = isA(["starch-corn", "starch-potato", "starch-tapioca", "starch-wheat"]);
-/** A fat proper, not milk or egg that also bring some. */
-const isFat = (c: Component) => (FAT_PCT[matchIngredient(c.name) ?? ""] ?? 0) >= 80;
 
 const withDough = (item: Item, change: (components: readonly Component[], part: number) => readonly Component[]): Item => ({
   ...item,
@@ -76,11 +74,9 @@ export const richnessOf = (item: Item): number | undefined => (isShort(item) ? d
 /** Sets fat to flour of a short dough: what the butter, lard or oil weighs follows, the rest stands. */
 export function setRichness(item: Item, ratio: number): Item {
   const { flourG } = deskTotals(item);
-  const own = allDough(item).filter(isFat);
-  const pureG = own.reduce((sum, c) => sum + (c.grams * FAT_PCT[matchIngredient(c.name)!]) / 100, 0);
-  const elseG = (deskTotals(item).fatPct * flourG) / 100 - pureG;
-  const factor = Math.max(0, ratio * flourG - elseG) / pureG;
-  return pureG > 0
+  const fatG = gramsOf(item, (c) => isFat(c));
+  const factor = (ratio * flourG) / fatG;
+  return fatG > 0
     ? withDough(item, (components) =>
         components.map((c) => (isFat(c) ? { ...c, grams: c.grams * factor, measure: undefined } : c)),
       )
@@ -147,7 +143,7 @@ function strength(item: Item): Way | undefined {
   const wheat = [...allDough(item)].filter(isA(MAIN_FLOURS)).sort((a, b) => b.grams - a.grams)[0];
   if (!wheat) return undefined;
   const starchG = gramsOf(item, isStarch);
-  const now = starchG > 0.04 * wheat.grams ? "weakened" : matchIngredient(wheat.name) === "flour-bread" ? "strong" : "plain";
+  const now = starchG > 0.04 * wheat.grams ? "weakened" : idOf(wheat) === "flour-bread" ? "strong" : "plain";
   const options = (
     [
       ["plain", "plain wheat flour", 0],

@@ -13,7 +13,7 @@ export const mixedDoughG = (item: Item, pieces: number): number =>
 export const usableDoughG = (item: Pick<Item, "dough">, doughG: number): number => usableDough({ ...lossesOf(item), doughG });
 
 interface Filling {
-  readonly components: readonly Pick<Component, "id" | "grams" | "cook">[];
+  readonly components: readonly Pick<Component, "id" | "grams" | "cook" | "lossPct">[];
   /** Lost by what is cooked, and by all of it afterwards, %. */
   readonly cookingLossPct: number;
   readonly handlingLossPct: number;
@@ -29,7 +29,7 @@ export function fillingFor(
   needG = 0,
 ): { usableG: number; factor: number } {
   const made = fillingYield({
-    lines: components.map(({ id, grams, cook }) => ({ id, grams, lossPct: cook ? cookingLossPct : 0 })),
+    lines: components.map(({ id, grams, cook, lossPct }) => ({ id, grams, lossPct: cook ? (lossPct ?? cookingLossPct) : 0 })),
     evaporationPct: 0,
     drainPct: handlingLossPct,
     potLossG: 0,

@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import { propagateAllergens } from "../ingredients/allergens";
+import { propagateInWords } from "./allergen-words";
 import { orderLoads } from "../batching/load-order";
 import { cutWithRerolls, doughFor, doughForRounds, piecesFromDough } from "../item/dough";
 import { wholeEggs } from "../ingredients/eggs";
@@ -76,7 +76,7 @@ const FUNCTIONS = {
   "shopping.consolidate": consolidate,
   "shopping.packs": choosePacks,
   "cost.perPiece": costPerPiece,
-  "allergens.propagate": propagateAllergens,
+  "allergens.propagate": propagateInWords,
   "allergens.order": orderLoads,
 } satisfies { readonly [K in keyof typeof INPUTS]: (input: z.output<(typeof INPUTS)[K]>) => unknown };
 

@@ -1,5 +1,5 @@
 import { batchesOf } from "../batching/batches";
-import { suits } from "../gathering/headcount";
+import { suits } from "../item/claims";
 import { parseProblem, type Problem } from "../schedule/problem";
 import type { Solution } from "../schedule/solution";
 import type { Expansion } from "./expand/expand";
@@ -41,7 +41,7 @@ export function assemble(
     clockChanges: q.days.clockChanges,
     day: dayOf(request, q),
     pieces: q.pieces,
-    batches: expansion === q.expansion ? q.batches : batchesOf(expansion.workload.groups, q.demands),
+    batches: expansion === q.expansion ? q.batches : batchesOf(expansion.workload.groups, q.demands, request.kitchen),
     lots: lotsIn(expansion),
     loads: loadsIn(expansion, solution),
     problem: parsed.ok
@@ -80,7 +80,7 @@ function dietNotes(request: PlanRequest, { headcount, demands }: Quantities): No
   if (headcount.unserved.length === 0) return [];
   return request.gathering.waves.flatMap((wave): Note[] => {
     const inWave = demands.filter((demand) => demand.for === wave.id);
-    const hungry = request.gathering.guests.filter((g) => g.count > 0 && !inWave.some((demand) => suits(g, demand.resolved)));
+    const hungry = request.gathering.guests.filter((g) => g.count > 0 && !inWave.some((demand) => suits(g, demand.claims)));
     const guests = hungry.reduce((sum, g) => sum + g.count, 0);
     if (guests === 0) return [];
     const about = [wave.id, ...inWave.map((demand) => demand.item.id)];

@@ -1,7 +1,10 @@
 import type { Obstacle } from "../batching/obstacle";
 import { batchesOf, type Batch } from "../batching/batches";
 import { planDays, type PlanDays } from "../gathering/calendar";
+import { catalogueOf } from "../ingredients/own";
 import { demandsOf, type Demand } from "../gathering/demands";
+import type { ExtraNeed } from "../batching/shopping-list";
+import { vesselNeeds } from "../batching/vessels";
 import { expand, type Expansion } from "./expand/expand";
 import { type HeadcountAnswer } from "../gathering/headcount";
 import { holdLimits } from "./limits";
@@ -16,6 +19,8 @@ export interface Quantities {
   readonly headcount: HeadcountAnswer;
   readonly pieces: readonly PieceCount[];
   readonly batches: readonly Batch[];
+  /** What fills vessels: the oil of the fryer. */
+  readonly vessels: readonly ExtraNeed[];
   readonly expansion: Expansion;
   /** What already proves that there is no timetable. */
   readonly limits: readonly Obstacle[];
@@ -24,7 +29,7 @@ export interface Quantities {
 /** Counts, batches and the problem of a request, and what already proves that there is no timetable. g, pieces, min. */
 export function quantitiesOf(request: PlanRequest): Quantities {
   const days = planDays(request);
-  const { demands, headcount } = demandsOf(request, days);
+  const { demands, headcount } = demandsOf(request, days, catalogueOf(request.own));
   const expansion = expand(request, days, demands, PLAIN);
   const limits = [...expansion.obstacles, ...holdLimits(demands, request.kitchen)];
   return {
@@ -32,7 +37,8 @@ export function quantitiesOf(request: PlanRequest): Quantities {
     demands,
     headcount,
     pieces: piecesOf(demands, headcount),
-    batches: batchesOf(expansion.workload.groups, demands),
+    batches: batchesOf(expansion.workload.groups, demands, request.kitchen),
+    vessels: vesselNeeds(demands, request.kitchen),
     expansion,
     limits,
   };

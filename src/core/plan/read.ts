@@ -97,11 +97,11 @@ export function oilNotes(expansion: Expansion, solution: Solution): Note[] {
   const start = new Map(solution.tasks.map((task) => [task.id, task.start]));
   const change = start.get("fryer/oil-change");
   const frying = expansion.workload.works.filter((work) => work.chamber === "fryer" && start.has(work.id));
-  const spoils = frying.filter((work) => !work.demands[0].resolved.keepsOilVegan);
+  const spoils = frying.filter((work) => work.demands[0].own.diets.vegan.answer !== "yes");
   const notes = new Map<string, Note>();
   for (const work of frying) {
-    const { resolved, item } = work.demands[0];
-    if (!resolved.diet.includes("vegan")) continue;
+    const { own, item } = work.demands[0];
+    if (own.diets.vegan.answer !== "yes") continue;
     const at = start.get(work.id)!;
     const cause = spoils.find((other) => {
       const before = start.get(other.id)!;

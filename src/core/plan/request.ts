@@ -1,7 +1,9 @@
 import { GatheringSchema } from "../gathering/schema";
 import { KitchenSchema } from "../kitchen/schema";
 import { z } from "zod";
+import { OwnIngredientSchema } from "../ingredients/own";
 import { ItemSchema } from "../item/schema";
+import { asToday } from "../item/versions";
 
 /** Whether a name is one that the platform has a clock for. */
 function isZone(name: string): boolean {
@@ -17,9 +19,11 @@ export const RequestSchema = z.object({
   today: z.iso.date({ error: "a date, yyyy-mm-dd" }),
   /** IANA name of the zone that dates and times are in. */
   zone: z.string().max(60).refine(isZone, { error: 'the name of a time zone, such as "Europe/Berlin"' }).optional(),
-  items: z.array(ItemSchema).min(1),
+  items: z.array(z.preprocess(asToday, ItemSchema)).min(1),
   kitchen: KitchenSchema,
   gathering: GatheringSchema,
+  /** What the cook knows better about ingredients than the catalogue. */
+  own: z.array(OwnIngredientSchema).max(2000).optional(),
   calibration: z.record(z.string(), z.unknown()).optional(),
   solve: z
     .object({ seconds: z.number().gt(0).max(3600).optional(), seed: z.int().optional(), iterations: z.int().min(0).optional() })

@@ -7,6 +7,9 @@ import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
+import { useState } from "react";
+import { ALLERGENS } from "@/core/ingredients/allergen";
+import { DIETS, type Diet } from "@/core/ingredients/kinds";
 import { NumberField } from "../kit/NumberField";
 import { useDraft, usePlan } from "../plan/PlanProvider";
 import type { Draft } from "../plan/plan-state";
@@ -22,37 +25,29 @@ const AGES = [
   { value: "child", label: "Children" },
 ] as const;
 
-const DIETS = [
-  { value: "", label: "any food" },
-  { value: "vegetarian", label: "vegetarian" },
-  { value: "vegan", label: "vegan" },
-] as const;
-
-const dietOf = (group: GuestGroup): string => (group.diet?.includes("vegan") ? "vegan" : (group.diet?.[0] ?? ""));
-const dietList = (value: string): string[] => (value === "vegan" ? ["vegetarian", "vegan"] : value ? [value] : []);
+/** What a group keeps to, shown: what is vegan is vegetarian already. */
+const dietsShown = (group: GuestGroup): readonly Diet[] =>
+  (group.diet ?? []).filter((diet) => diet !== "vegetarian" || !group.diet?.includes("vegan"));
+const dietList = (chosen: readonly Diet[]): Diet[] =>
+  DIETS.filter((diet) => chosen.includes(diet) || (diet === "vegetarian" && chosen.includes("vegan")));
 
 /** Who comes: groups by age, diet and what they avoid, and the total, which spreads over the groups. */
 export function GuestsCard() {
-  const { change, checked, source } = usePlan();
+  const { change, checked } = usePlan();
   const { draft } = useDraft();
   const groups = draft.guests ?? [];
   const total = groups.reduce((sum, group) => sum + group.count, 0);
-  const avoidable = [...new Set(source.items.flatMap((item) => item.allergens))].sort();
+  const [refused, setRefused] = useState<string | undefined>(undefined);
   const set = (index: number, edit: Partial<GuestGroup>) =>
     change((d) => ({ ...d, guests: (d.guests ?? []).map((group, i) => (i === index ? { ...group, ...edit } : group)) }));
   const setTotal = (value: number | undefined) => {
     if (value === undefined || !Number.isInteger(value) || value < 0 || value > 500)
-      return change((d) => ({
-        ...d,
-        guests: (d.guests ?? []).map((g, i) => (i === 0 ? { ...g, count: (value ?? NaN) - (total - groups[0].count) } : g)),
-      }));
-    change((d) => {
-      const counts = spreadTotal(
-        (d.guests ?? []).map((g) => (Number.isFinite(g.count) ? Math.max(0, g.count) : 0)),
-        value,
-      );
-      return { ...d, guests: (d.guests ?? []).map((group, i) => ({ ...group, count: counts[i] })) };
-    });
+      return setRefused(`Guests in all is ${value ?? "empty"}; expected a whole number from 0 to 500`);
+    const spread = spreadTotal(groups, value);
+    if ("least" in spread)
+      return setRefused(`${spread.least} of the guests have a diet or an allergy and stay; change their own lines to make them fewer`);
+    setRefused(undefined);
+    change((d) => ({ ...d, guests: (d.guests ?? []).map((group, i) => ({ ...group, count: spread.counts[i] })) }));
   };
   return (
     <Paper component="section" aria-labelledby="who" sx={{ p: 2 }}>
@@ -63,7 +58,7 @@ export function GuestsCard() {
         {groups.length > 0 && (
           <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1 }}>
             <Typography variant="body2">in all</Typography>
-            <NumberField label="Guests in all" value={total} onChange={setTotal} quiet />
+            <NumberField label="Guests in all" value={total} onChange={setTotal} error={refused} late quiet />
             <Typography variant="body2">spare %</Typography>
             <NumberField
               label="Spare, percent"
@@ -112,44 +107,22 @@ export function GuestsCard() {
                 </MenuItem>
               ))}
             </TextField>
-            <TextField
-              select
-              value={dietOf(group)}
-              onChange={(e) => set(index, { diet: dietList(e.target.value) })}
-              slotProps={{ htmlInput: { "aria-label": `Diet of group ${index + 1}` }, select: { displayEmpty: true } }}
-              sx={{ width: 122 }}
-            >
-              {DIETS.map(({ value, label }) => (
-                <MenuItem key={value} value={value}>
-                  {label}
-                </MenuItem>
-              ))}
-            </TextField>
-            <TextField
-              select
-              value={group.avoid ?? []}
-              onChange={(e) =>
-                set(index, {
-                  avoid: typeof e.target.value === "string" ? [e.target.value] : (e.target.value as unknown as string[]),
-                })
-              }
-              slotProps={{
-                htmlInput: { "aria-label": `What group ${index + 1} avoids` },
-                select: {
-                  multiple: true,
-                  displayEmpty: true,
-                  renderValue: (value) =>
-                    (value as string[]).length > 0 ? `no ${(value as string[]).join(", ")}` : "no allergy",
-                },
-              }}
-              sx={{ width: 132 }}
-            >
-              {avoidable.map((allergen) => (
-                <MenuItem key={allergen} value={allergen}>
-                  {allergen}
-                </MenuItem>
-              ))}
-            </TextField>
+            <Several
+              label={`Diet of group ${index + 1}`}
+              of={DIETS}
+              chosen={dietsShown(group)}
+              none="any food"
+              text={(diets) => diets.join(", ")}
+              onChange={(diet) => set(index, { diet: dietList(diet) })}
+            />
+            <Several
+              label={`What group ${index + 1} avoids`}
+              of={ALLERGENS}
+              chosen={group.avoid ?? []}
+              none="no allergy"
+              text={(allergens) => `no ${allergens.join(", ")}`}
+              onChange={(avoid) => set(index, { avoid: [...avoid] })}
+            />
             <IconButton
               aria-label={`Remove group ${index + 1}`}
               onClick={() => change((d) => ({ ...d, guests: (d.guests ?? []).filter((_, i) => i !== index) }))}
@@ -167,5 +140,45 @@ export function GuestsCard() {
         Add guests
       </Button>
     </Paper>
+  );
+}
+
+/** Several of a closed list, in words. */
+function Several<T extends string>({
+  label,
+  of,
+  chosen,
+  none,
+  text,
+  onChange,
+}: {
+  label: string;
+  of: readonly T[];
+  chosen: readonly T[];
+  none: string;
+  text: (chosen: readonly T[]) => string;
+  onChange: (chosen: readonly T[]) => void;
+}) {
+  return (
+    <TextField
+      select
+      value={chosen}
+      onChange={(e) => onChange((typeof e.target.value === "string" ? [e.target.value] : e.target.value) as unknown as T[])}
+      slotProps={{
+        htmlInput: { "aria-label": label },
+        select: {
+          multiple: true,
+          displayEmpty: true,
+          renderValue: (value) => ((value as T[]).length > 0 ? text(value as T[]) : none),
+        },
+      }}
+      sx={{ width: 132 }}
+    >
+      {of.map((one) => (
+        <MenuItem key={one} value={one}>
+          {one}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }

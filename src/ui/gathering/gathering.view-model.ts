@@ -2,7 +2,7 @@ import { batchesFor } from "@/core/batching/batches";
 import { alikeGroups } from "@/core/batching/joint";
 import type { Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
-import { suits } from "@/core/gathering/headcount";
+import { suits } from "@/core/item/claims";
 import type { PlanRequest } from "@/core/plan/request";
 import { apportion } from "@/core/quantities/apportion";
 import { carrierText } from "@/core/plan/task-text";
@@ -64,7 +64,7 @@ export function coverage(request: PlanRequest, q: Quantities): Coverage[] {
       const groups = new Map<string, { who: string; count: number; items: string[] }>();
       for (const guests of request.gathering.guests) {
         if (guests.count <= 0 || (guests.diet.length === 0 && guests.avoid.length === 0)) continue;
-        const demands = q.demands.filter((d) => d.for === wave.id && suits(guests, d.resolved));
+        const demands = q.demands.filter((d) => d.for === wave.id && suits(guests, d.claims));
         const who = [guests.diet.at(-1), guests.avoid.length > 0 ? `no ${guests.avoid.join(", no ")}` : undefined]
           .filter(Boolean)
           .join(", ");
@@ -113,12 +113,30 @@ export function commonOf(q: Quantities): Common[] {
   });
 }
 
-/** Splits a new total over groups in proportion to what they were, largest remainder first. */
-export function spreadTotal(counts: readonly number[], total: number): number[] {
-  const sum = counts.reduce((a, b) => a + b, 0);
-  if (sum <= 0) return counts.map((_, i) => (i === 0 ? total : 0));
-  const shared = apportion({ total, shares: counts.map((weight, i) => ({ id: String(i), weight, min: 0 })) });
-  return counts.map((_, i) => (shared.ok ? shared.value.counts[i] : 0));
+/** A group of guests as far as its count and its needs go. */
+interface GroupSize {
+  readonly count: number;
+  readonly diet?: readonly unknown[];
+  readonly avoid?: readonly unknown[];
+}
+
+/**
+ * Spreads a new total over the groups that eat everything, in proportion to what they were, largest remainder first.
+ * Who keeps a diet or has an allergy stays: nobody's need is scaled away.
+ * @returns the counts, or how many the groups with a need are where the total is less than they
+ */
+export function spreadTotal(groups: readonly GroupSize[], total: number): { counts: number[] } | { least: number } {
+  const counts = groups.map(({ count }) => (Number.isFinite(count) ? Math.max(0, count) : 0));
+  const kept = groups.map(({ diet = [], avoid = [] }) => diet.length > 0 || avoid.length > 0);
+  const least = counts.reduce((sum, count, i) => sum + (kept[i] ? count : 0), 0);
+  if (total < least) return { least };
+  const open = counts.map((count, i) => (kept[i] ? 0 : count));
+  const free = kept.flatMap((stays, i) => (stays ? [] : [i]));
+  if (free.length === 0) return total === least ? { counts } : { least };
+  if (open.every((count) => count === 0)) return { counts: counts.map((count, i) => (i === free[0] ? total - least : count)) };
+  const shared = apportion({ total: total - least, shares: free.map((i) => ({ id: String(i), weight: open[i], min: 0 })) });
+  if (!shared.ok) return { counts };
+  return { counts: counts.map((count, i) => (kept[i] ? count : shared.value.counts[free.indexOf(i)])) };
 }
 
 /** Place of each item in the cook's list, for its tone. */

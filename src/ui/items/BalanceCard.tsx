@@ -6,7 +6,7 @@ import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { scaleFilling, type DeskTotals } from "@/core/item/desk";
+import { scaleDough, scaleFilling, type DeskTotals } from "@/core/item/desk";
 import type { Item } from "@/core/item/schema";
 import { piecesFromStock } from "@/core/quantities/count";
 import { down } from "@/core/shared/rounding";
@@ -53,6 +53,9 @@ export function BalanceCard({ item, totals, onChange }: Props) {
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1 }}>
                 <Button size="small" variant="outlined" onClick={() => onChange(scaleFilling(item, byDough / byFilling))}>
                   {byFilling < byDough ? "Make more filling" : "Make less filling"} ×{(byDough / byFilling).toFixed(2)}
+                </Button>
+                <Button size="small" variant="outlined" onClick={() => onChange(scaleDough(item, byFilling / byDough))}>
+                  {byDough < byFilling ? "Make more dough" : "Make less dough"} ×{(byFilling / byDough).toFixed(3).replace(/0$/, "")}
                 </Button>
                 {balance.stretchOk && balance.fillingToUseAllG !== null && (
                   <Button

@@ -1,9 +1,12 @@
 "use client";
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
-import { againstDiet, biteOf, doughProtein, itemChecks } from "@/core/item/checks";
-import { BITE_TEXT, checkText } from "@/core/item/checks-text";
+import { biteOf, doughProtein, itemChecks } from "@/core/item/checks";
+import { BITE_TEXT, checkText, proposalText } from "@/core/item/checks-text";
+import { proposalFor } from "@/core/item/proposals";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { deskTotals } from "@/core/item/desk";
 import { fatRatioText } from "@/core/ingredients/exchange";
 import type { Item } from "@/core/item/schema";
@@ -11,26 +14,17 @@ import { Banner } from "../kit/Banner";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 
-/** What a practised eye would say of this formula: doubts, gaps, bite, richness, and what keeps it from a diet. */
-export function ChecksCard({ item }: { item: Item }) {
+/** What a practised eye would say of this formula: doubts, gaps, bite, richness, and how strong the flour is. */
+export function ChecksCard({ item, onChange }: { item: Item; onChange: (item: Item) => void }) {
   const { fine: weight, degrees } = useDisplay();
   const shown = { weight, degrees };
-  const checks = itemChecks(item);
-  const totals = deskTotals(item);
-  const protein = doughProtein(item);
-  const notVegan = againstDiet(item, "vegan");
-  const notVegetarian = againstDiet(item, "vegetarian");
+  const { catalogue } = useCatalogue();
+  const checks = itemChecks(item, catalogue);
+  const totals = deskTotals(item, catalogue);
+  const protein = doughProtein(item, catalogue);
   const facts = [
     protein !== undefined && ["flour", `${protein.toFixed(1)} % protein: ${BITE_TEXT[biteOf(protein)]}`],
     totals.fatPct > 0 && ["richness", fatRatioText((totals.fatPct * totals.flourG) / 100, totals.flourG)],
-    [
-      "diet",
-      notVegetarian.length > 0
-        ? `not vegetarian: ${notVegetarian.join(", ")}`
-        : notVegan.length > 0
-          ? `vegetarian; not vegan: ${notVegan.join(", ")}`
-          : "vegan, by the names",
-    ],
   ].filter((fact): fact is [string, string] => Array.isArray(fact));
   return (
     <Paper component="section" aria-label="A second look" sx={{ p: 2, display: "grid", gap: 1 }}>
@@ -38,6 +32,11 @@ export function ChecksCard({ item }: { item: Item }) {
       {checks.map((check) => (
         <Banner key={JSON.stringify(check)} kind={check.kind === "doubt" ? "caution" : "note"}>
           {checkText(check, shown)}
+          {proposalFor(item, check) && (
+            <Button size="small" sx={{ ml: 1 }} onClick={() => onChange(proposalFor(item, check)!)}>
+              {proposalText(check, shown)}
+            </Button>
+          )}
         </Banner>
       ))}
       {checks.length === 0 && (

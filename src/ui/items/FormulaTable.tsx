@@ -6,13 +6,24 @@ import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import SwapHoriz from "@mui/icons-material/SwapHorizOutlined";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
-import { componentsAt, removeComponent, renameComponent, setGrams, setPercent, type Place } from "@/core/item/desk";
+import {
+  changeComponent,
+  componentsAt,
+  removeComponent,
+  renameComponent,
+  setGrams,
+  setPercent,
+  type Place,
+} from "@/core/item/desk";
 import { applySwap, swapsFor } from "@/core/item/swaps";
 import { swapText } from "@/core/item/swaps-text";
 import { settleUsed } from "@/core/item/by-feel";
-import { readOne } from "@/core/item/recipe";
+import { isWeighed } from "@/core/item/recipe";
+import { readLine } from "@/core/ingredients/read-line";
 import type { Item } from "@/core/item/schema";
 import { householdText } from "@/core/ingredients/household";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
+import { WhatIsIt } from "../ingredients/WhatIsIt";
 import type { System } from "@/core/quantities/unit-table";
 import { issueText } from "@/core/shared/issue-text";
 import type { Result } from "@/core/shared/issue";
@@ -41,6 +52,7 @@ const one = (value: number): number => Math.round(value * 10) / 10;
 /** Grams, baker's percentages and household measures side by side: type in any of them and the others follow. */
 export function FormulaTable({ item, place, title, pct, system, onChange, refused, onRefused }: Props) {
   const components = componentsAt(item, place);
+  const { catalogue } = useCatalogue();
   const take = (key: string, result: Result<Item>, name: string) => {
     if (result.ok) onChange(result.value);
     onRefused(result.ok ? undefined : { key, text: issueText(result.issues[0], name) });
@@ -100,7 +112,7 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
               bold={component.flour}
               onType={(text) => {
                 if (text.trim() === "") return "a name is needed";
-                onChange(renameComponent(item, place, i, text));
+                onChange(renameComponent(item, place, i, text, catalogue));
                 return undefined;
               }}
             />
@@ -125,31 +137,30 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
           )}
           <TextCell
             label={`Measure of ${component.name}`}
-            value={component.measure ?? householdText(component.name, component.grams, system) ?? ""}
+            value={component.measure ?? householdText(component, component.grams, system, catalogue) ?? ""}
             placeholder="no density known"
             onType={(text) => {
-              const read = readOne(`${text} ${component.name}`, system);
-              if (read.issue) return issueText(read.issue, "the measure");
-              if (read.weighed?.kind !== "weighed" || !(read.weighed.grams > 0)) return "cannot be weighed; type grams";
-              const next = setGrams(item, place, i, read.weighed.grams);
+              const read = readLine(`${text} ${component.name}`, system, catalogue.index);
+              if (!isWeighed(read)) return "cannot be weighed; type grams";
+              const next = setGrams(item, place, i, read.grams);
               if (!next.ok) return issueText(next.issues[0], "the measure");
-              const measured = { ...next.value, measures: system };
-              const kept = componentsAt(measured, place).map((c, k) => (k === i ? { ...c, measure: text } : c));
-              onChange(
-                place.in === "filling"
-                  ? { ...measured, filling: { ...measured.filling, components: kept } }
-                  : {
-                      ...measured,
-                      dough: {
-                        ...measured.dough,
-                        parts: measured.dough.parts.map((p, k) => (k === place.part ? { ...p, components: kept } : p)),
-                      },
-                    },
-              );
+              onChange(changeComponent({ ...next.value, measures: system }, place, i, (c) => ({ ...c, measure: text })));
               return undefined;
             }}
           />
           <Box sx={{ display: "flex", justifyContent: "flex-end" }}>
+            {place.in === "filling" && (
+              <Button
+                size="small"
+                aria-pressed={component.cook === true}
+                aria-label={`${component.name}: ${component.cook ? "cooked with the rest" : "added off the heat"}`}
+                title={component.cook ? "cooked with the rest" : "added off the heat"}
+                sx={{ minWidth: 0, px: 0.5, fontSize: "0.75rem" }}
+                onClick={() => onChange(changeComponent(item, place, i, (c) => ({ ...c, cook: !c.cook })))}
+              >
+                {component.cook ? "pan" : "after"}
+              </Button>
+            )}
             <Instead item={item} place={place} index={i} onChange={onChange} />
             <IconButton
               aria-label={`Remove ${component.name}`}
@@ -159,6 +170,7 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
               <DeleteOutline fontSize="small" />
             </IconButton>
           </Box>
+          <WhatIsIt item={item} place={place} index={i} onChange={onChange} />
           {component.lastUsed && (
             <Box sx={{ gridColumn: "1 / -1", fontSize: "0.82rem", color: COLOUR.tide }}>
               By feel it took {one(component.lastUsed.grams)} g the last time with {component.lastUsed.flour}; that is planned

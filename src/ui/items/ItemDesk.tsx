@@ -6,12 +6,13 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useRouter } from "next/navigation";
 import { useCallback, useState } from "react";
-import { addComponent, deskTotals, type Place } from "@/core/item/desk";
-import { measuredIn, measureOfLine, readLines } from "@/core/item/recipe";
-import { dietsOf, tagsOf } from "@/core/ingredients/tags";
+import { componentsAt, deskTotals, withComponents, type Place } from "@/core/item/desk";
+import { isProvisional } from "@/core/item/gaps";
+import { fromLines, measuredIn, readLines } from "@/core/item/recipe";
 import { itemIssues } from "@/core/item/check";
 import { ItemSchema, type Choices, type Item } from "@/core/item/schema";
-import { optionsOf } from "@/core/item/resolve";
+import { optionsOf, resolveItem } from "@/core/item/resolve";
+import { claimsOf } from "@/core/item/claims";
 import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { useAttempt } from "../kit/use-attempt";
@@ -24,7 +25,12 @@ import { CupsSelect } from "../kit/CupsSelect";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { BalanceCard } from "./BalanceCard";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { ChecksCard } from "./ChecksCard";
+import { ClaimsCard } from "./ClaimsCard";
+import { FinishCard } from "./FinishCard";
+import { GapsCard } from "./GapsCard";
+import { claimsLine } from "./items.view-model";
 import { FormulaTable } from "./FormulaTable";
 import { PasteLines } from "./PasteLines";
 import { PieceDrawing } from "./PieceDrawing";
@@ -55,7 +61,9 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
   const [away, setAway] = useState(storedAway);
   const { display } = useDisplay();
   const system = item.measures ?? display.system;
-  const totals = deskTotals(item);
+  const { catalogue } = useCatalogue();
+  const totals = deskTotals(item, catalogue);
+  const claims = claimsOf(resolveItem(item, choices, "base"), catalogue);
   const undo = () => {
     form.undo();
     setRefused(undefined);
@@ -91,9 +99,9 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
             slotProps={{ htmlInput: { "aria-label": "Name of the item" } }}
             sx={{ flex: "0 1 320px", "& input": { fontWeight: 640, fontSize: "1.1rem" } }}
           />
-          <Box sx={{ color: COLOUR.soft, fontSize: "0.85rem" }}>
-            {item.diet.length > 0 ? item.diet.at(-1) : "with meat or fish"} ·{" "}
-            {item.allergens.length > 0 ? `contains ${item.allergens.join(", ")}` : "no listed allergen"}
+          <Box data-testid="claims" sx={{ color: COLOUR.soft, fontSize: "0.85rem", flex: "1 1 240px" }}>
+            {isProvisional(item) && <strong>Provisional · </strong>}
+            {claimsLine(claims)}
           </Box>
           <Box sx={{ ml: "auto", display: "flex", gap: 1, flexWrap: "wrap" }}>
             <Button onClick={undo} disabled={!form.canUndo}>
@@ -125,15 +133,17 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
                 <CupsSelect
                   label="Its cups and spoons"
                   value={system}
-                  onChange={(next) => change(measuredIn(item, next))}
+                  onChange={(next) => change(measuredIn(item, next, catalogue))}
                   sx={{ ml: "auto", width: 210 }}
                 />
               </Box>
               <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
                 {Math.round(totals.flourG)} g flour · {Math.round(totals.doughG)} g dough · hydration{" "}
                 {Math.round(totals.hydrationPct)} % with the water in milk, egg and butter · fat {Math.round(totals.fatPct)} % of
-                the flour by weight
+                the flour as weighed
+                {totals.pureFatPct > totals.fatPct + 0.5 ? `, ${Math.round(totals.pureFatPct)} % with what is in egg and milk` : ""}
                 {totals.saltPct > 0 ? ` · salt ${totals.saltPct.toFixed(1)} %` : ""}
+                {totals.uncounted.length > 0 ? ` · without ${totals.uncounted.join(", ")}, whose water is not known` : ""}
               </Typography>
               {item.dough.parts.map((part, k) => (
                 <FormulaTable key={part.id} {...table} place={{ in: "dough", part: k }} title={part.name} pct={totals.pct[k]} />
@@ -161,13 +171,16 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
                 />
               </Box>
             </Paper>
+            <FinishCard {...table} />
             <WaysCard item={item} onChange={change} />
             <StepsCard item={item} choices={choices} onChoose={setChoices} chosen={optionsOf(item, choices)} onChange={change} />
             <SumsCard item={item} onChange={change} />
           </Box>
           <Box sx={{ display: "grid", gap: 2.5, position: { lg: "sticky" }, top: 12 }}>
+            <GapsCard item={item} onChange={change} />
+            <ClaimsCard item={item} choices={choices} onChange={change} />
             <BalanceCard item={item} totals={totals} onChange={change} />
-            <ChecksCard item={item} />
+            <ChecksCard item={item} onChange={change} />
             <Paper component="section" aria-label="The piece" sx={{ p: 2 }}>
               <Typography variant="h2">The piece</Typography>
               <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
@@ -210,7 +223,8 @@ function AddLines({
 }) {
   const [open, setOpen] = useState(first);
   const [text, setText] = useState("");
-  const ready = readLines(text, system).filter((read) => read.weighed?.kind === "weighed");
+  const { catalogue } = useCatalogue();
+  const ready = readLines(text, system, catalogue).filter((reading) => !reading.heading);
   if (!open)
     return (
       <Button size="small" onClick={() => setOpen(true)}>
@@ -231,23 +245,13 @@ function AddLines({
           variant="contained"
           disabled={ready.length === 0}
           onClick={() => {
-            const added = ready.reduce(
-              (now, read) =>
-                read.weighed?.kind === "weighed"
-                  ? addComponent(now, place, read.name, Math.round(read.weighed.grams * 10) / 10, measureOfLine(read))
-                  : now,
-              item,
-            );
-            const names = [
-              ...added.dough.parts.flatMap((p) => p.components),
-              ...added.filling.components,
-              ...added.finish.flatMap((f) => f.components),
-            ].map((c) => c.name);
+            if (place.in === "finish") return;
+            const before = { components: componentsAt(item, place), gaps: item.gaps ?? [] };
+            const { components, gaps } = fromLines(ready, place.in, before, catalogue);
             onChange({
-              ...added,
+              ...withComponents(item, place, components),
               measures: system,
-              allergens: [...new Set([...added.allergens, ...tagsOf(names)])],
-              diet: added.diet.filter((diet) => dietsOf(names).includes(diet)),
+              gaps: gaps.length > 0 ? gaps : undefined,
             });
             setText("");
             setOpen(false);

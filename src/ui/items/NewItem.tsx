@@ -7,9 +7,10 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
-import { itemFromRecipe, type RecipeForm } from "@/core/item/recipe";
+import { familyOf } from "@/core/item/families";
+import { fromLines, itemFromRecipe, readLines, type Guessed, type RecipeForm } from "@/core/item/recipe";
 import type { Item } from "@/core/item/schema";
-import { readOvenTemperature } from "@/core/quantities/oven-text";
+import { readOvenTemperature, type OvenRead } from "@/core/quantities/oven-text";
 import { issueText } from "@/core/shared/issue-text";
 import type { Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
@@ -19,6 +20,11 @@ import { useAttempt } from "../kit/use-attempt";
 import { CupsSelect } from "../kit/CupsSelect";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
+import { claimsOf } from "@/core/item/claims";
+import { isProvisional } from "@/core/item/gaps";
+import { resolveItem } from "@/core/item/resolve";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
+import { claimsLine } from "./items.view-model";
 import { PasteLines } from "./PasteLines";
 
 const EMPTY: Omit<RecipeForm, "system"> = { name: "", pieces: NaN, dough: "", filling: "", temperature: "", minutes: NaN };
@@ -34,6 +40,7 @@ export function NewItem({ items, create }: Props) {
   const { display, heat } = useDisplay();
   const [measures, setMeasures] = useState<RecipeForm["system"]>();
   const system = measures ?? display.system;
+  const { catalogue } = useCatalogue();
   const [form, setForm] = useState(EMPTY);
   const [likeId, setLikeId] = useState(items[0]?.id ?? "");
   const [asked, setAsked] = useState(false);
@@ -42,12 +49,13 @@ export function NewItem({ items, create }: Props) {
     () =>
       like
         ? itemFromRecipe(
-            { ...form, system },
+            { ...form, system, fanLessC: display.fanLessC },
             like,
             items.map((item) => item.id),
+            catalogue,
           )
         : undefined,
-    [form, system, like, items],
+    [form, system, like, items, catalogue, display.fanLessC],
   );
   const issues = made && !made.ok ? made.issues : [];
   const errorOf = (field: string, name: string) => {
@@ -57,8 +65,15 @@ export function NewItem({ items, create }: Props) {
   const set = (edit: Partial<typeof EMPTY>) => {
     setForm((now) => ({ ...now, ...edit }));
   };
-  const oven = form.temperature.trim() ? readOvenTemperature(form.temperature) : undefined;
+  const oven = form.temperature.trim() ? readOvenTemperature(form.temperature, display.fanLessC) : undefined;
   const bakes = like?.steps.some((step) => step.kind === "bake");
+  const family = useMemo(() => {
+    if (!like) return undefined;
+    const dough = fromLines(readLines(form.dough, system, catalogue), "dough", { components: [], gaps: [] }, catalogue).components;
+    return familyOf({ ...like, dough: { ...like.dough, parts: [{ id: "dough", name: "Dough", components: dough }] } }, catalogue);
+  }, [form.dough, like, system, catalogue]);
+  const guess = (what: Guessed, edit: Partial<typeof EMPTY>) =>
+    set({ ...edit, guessed: [...(form.guessed ?? []).filter((one) => one !== what), what] });
   const { attempt, told } = useAttempt();
   const save = () => {
     setAsked(true);
@@ -131,13 +146,13 @@ export function NewItem({ items, create }: Props) {
               <TextField
                 label="Oven"
                 value={form.temperature}
-                onChange={(e) => set({ temperature: e.target.value })}
+                onChange={(e) => set({ temperature: e.target.value, guessed: form.guessed?.filter((one) => one !== "oven") })}
                 placeholder="375 °F"
                 error={errorOf("temperature", "The oven") !== undefined || (oven !== undefined && !oven.ok)}
                 helperText={
                   oven
                     ? oven.ok
-                      ? `${oven.value.read}: ${heat(`${oven.value.fanC} °C`)} in a fan oven`
+                      ? ovenText(oven.value, heat)
                       : issueText(oven.issues[0], "The oven")
                     : errorOf("temperature", "The oven")
                 }
@@ -146,10 +161,25 @@ export function NewItem({ items, create }: Props) {
               <NumberField
                 label="Minutes in the oven"
                 value={Number.isNaN(form.minutes) ? undefined : form.minutes}
-                onChange={(v) => set({ minutes: v ?? NaN })}
+                onChange={(v) => set({ minutes: v ?? NaN, guessed: form.guessed?.filter((one) => one !== "minutes") })}
                 error={errorOf("minutes", "Minutes")}
                 width={190}
               />
+              {family && (
+                <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", fontSize: "0.88rem" }}>
+                  {form.temperature.trim() === "" && (
+                    <Button size="small" variant="outlined" onClick={() => guess("oven", { temperature: `${family.ovenC.usual} °C fan` })}>
+                      Not said? {heat(`${family.ovenC.from} °C`)} to {heat(`${family.ovenC.to} °C`)} is usual for{" "}
+                      {family.name}: take {heat(`${family.ovenC.usual} °C`)}, guessed
+                    </Button>
+                  )}
+                  {Number.isNaN(form.minutes) && (
+                    <Button size="small" variant="outlined" onClick={() => guess("minutes", { minutes: family.bakeMin.usual })}>
+                      Not said? {family.bakeMin.from} to {family.bakeMin.to} min is usual: take {family.bakeMin.usual} min, guessed
+                    </Button>
+                  )}
+                </Box>
+              )}
             </Box>
           )}
           {made?.ok && (
@@ -157,9 +187,9 @@ export function NewItem({ items, create }: Props) {
               kind="note"
               title={`${made.value.base.pieces} pieces of ${made.value.piece.doughG} g dough${made.value.piece.fillingG > 0 ? ` and ${made.value.piece.fillingG} g filling` : ""}`}
             >
-              {made.value.diet.length > 0 ? `${made.value.diet.at(-1)}, by the names` : "with meat or fish, by the names"};{" "}
-              {made.value.allergens.length > 0 ? `contains ${made.value.allergens.join(", ")}` : "no allergen by the names"}. Read
-              the labels: a name does not say all.
+              {claimsLine(claimsOf(resolveItem(made.value, {}, "base"), catalogue))}. Read the labels: a name does not say all.
+              {isProvisional(made.value) &&
+                ` Kept as provisional: ${provisionalText(made.value)}; it is settled on its desk.`}
             </Banner>
           )}
           {asked && issues.length > 0 && (
@@ -184,6 +214,20 @@ export function NewItem({ items, create }: Props) {
       </Box>
     </>
   );
+}
+
+/** What an oven's heat is in this kitchen: with a fan, without one, as a gas mark; and what follows it. */
+function ovenText({ read, fanC, toFanC, staticC, gas, then }: OvenRead, heat: (text: string) => string): string {
+  const fan = toFanC === undefined ? heat(`${fanC} °C`) : `${heat(`${fanC} °C`)} to ${heat(`${toFanC} °C`)}`;
+  const others = [`${heat(`${staticC} °C`)} without`, gas === undefined ? "" : `gas ${gas}`].filter(Boolean).join(", ");
+  const later = then.map((next) => `, then ${heat(`${next.fanC} °C`)}`).join("");
+  return `${read}: ${fan} in a fan oven (${others})${later}`;
+}
+
+/** What of an item is open, in a few words. */
+function provisionalText({ gaps = [], guessed = [] }: Item): string {
+  const lines = gaps.length > 0 ? [`${gaps.length} ${gaps.length === 1 ? "line is" : "lines are"} not weighed yet`] : [];
+  return [...lines, ...(guessed.length > 0 ? [`${guessed.length} ${guessed.length === 1 ? "figure is" : "figures are"} guessed`] : [])].join(", ");
 }
 
 const FIELD_NAMES: Readonly<Record<string, string>> = {

@@ -1,10 +1,16 @@
 "use client";
 import Box from "@mui/material/Box";
+import Chip from "@mui/material/Chip";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { readLines, type ReadLine } from "@/core/item/recipe";
-import { ASSUMED_ML, type System } from "@/core/quantities/unit-table";
-import { issueText } from "@/core/shared/issue-text";
+import { useMemo } from "react";
+import { guesses } from "@/core/ingredients/guess";
+import type { Catalogue } from "@/core/ingredients/own";
+import { GAP_TEXT } from "@/core/ingredients/read-line-text";
+import type { Reading } from "@/core/ingredients/read-line";
+import { readLines } from "@/core/item/recipe";
+import type { System } from "@/core/quantities/unit-table";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { COLOUR } from "../theme/tokens";
 
 interface Props {
@@ -18,41 +24,35 @@ interface Props {
 
 const round = (grams: number): string => `${grams < 20 ? Math.round(grams * 10) / 10 : Math.round(grams)} g`;
 
-const SPOON_NAME: Readonly<Record<string, string>> = {
+const GLASS_NAME: Readonly<Record<string, string>> = {
   dessertspoon: "dessert spoon",
   coffeespoon: "coffee spoon",
-  waterglass: "water glass",
+  waterglass: "glass",
   teaglass: "tea glass",
 };
 
 /** What a line was understood as: grams and how they were come by, or what is missing. */
-export function understood(read: ReadLine): { good: boolean; text: string } {
-  if (read.issue) return { good: false, text: issueText(read.issue, "this line") };
-  const { weighed, line } = read;
-  if (!weighed || weighed.kind === "open")
-    return weighed?.why === "no-amount"
-      ? {
-          good: line?.kind === "toTaste",
-          text: line?.kind === "toTaste" ? `${read.name}: to taste, not weighed` : "no amount: not weighed",
-        }
-      : { good: false, text: `${read.name} has no density here: give its weight, such as “120 g ${read.name}”` };
-  const span =
-    weighed.minG === weighed.maxG
-      ? round(weighed.grams)
-      : `${round(weighed.minG)} to ${round(weighed.maxG)}, middle ${round(weighed.grams)}`;
-  const via = { mass: "by weight", density: `as ${weighed.ingredient}`, unitWeight: `as ${weighed.ingredient}, a usual piece` }[
-    weighed.via
-  ];
-  const assumed =
-    line!.unit && Object.hasOwn(ASSUMED_ML, line!.unit)
-      ? `, a ${SPOON_NAME[line!.unit]} taken as ${ASSUMED_ML[line!.unit]} ml`
-      : "";
-  return { good: true, text: `${line!.approx ? "about " : ""}${span} of ${read.name} (${via}${assumed})` };
+export function understood(reading: Reading): { good: boolean; text: string } {
+  const { grams, minG, maxG, wholeG, via, found, name, assumed, approx, gap, heading, toTaste } = reading;
+  if (heading) return { good: true, text: "a heading" };
+  if (grams === null || via === null || minG === null || maxG === null)
+    return {
+      good: toTaste,
+      text: toTaste ? `${name}: to taste, kept as it is` : `kept as a gap: ${GAP_TEXT[gap ?? "no-amount"]}`,
+    };
+  const span = minG === maxG ? round(grams) : `${round(minG)} to ${round(maxG)}, middle ${round(grams)}`;
+  const as = found?.main.name ?? name;
+  const how = { mass: "by weight", density: `as ${as}`, unitWeight: `as ${as}, a usual piece` }[via];
+  const glass = assumed ? `, a ${GLASS_NAME[assumed.unit] ?? assumed.unit} taken as ${assumed.ml} ml` : "";
+  const whole = wholeG === null ? "" : `, ${round(wholeG)} before it is trimmed`;
+  const what = gap === "not-known" ? "; not known what it is" : "";
+  return { good: gap === null, text: `${approx ? "about " : ""}${span} of ${name} (${how}${glass}${whole})${what}` };
 }
 
-/** Ingredient lines as they stand on paper, with what was understood beside each; mended by typing on. */
+/** Ingredient lines as they stand on paper, with what was understood beside each; mended by typing on, or by a guess. */
 export function PasteLines({ label, value, onChange, system, error, placeholder }: Props) {
-  const lines = readLines(value, system);
+  const { catalogue } = useCatalogue();
+  const lines = readLines(value, system, catalogue);
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", md: "minmax(260px, 1fr) 1.2fr" }, gap: 2 }}>
       <TextField
@@ -68,22 +68,42 @@ export function PasteLines({ label, value, onChange, system, error, placeholder 
       />
       <Box role="list" aria-label={`${label} as understood`} sx={{ fontSize: "0.85rem" }}>
         {lines.length === 0 && <Typography color="text.secondary">What is understood of each line appears here.</Typography>}
-        {lines.map((read, i) => {
-          const { good, text } = understood(read);
+        {lines.map((reading, i) => {
+          const { good, text } = understood(reading);
           return (
             <Box
               key={i}
               role="listitem"
               sx={{ display: "flex", gap: 1, py: 0.5, borderTop: i > 0 ? `1px solid ${COLOUR.line}` : 0 }}
             >
-              <Box component="span" aria-hidden sx={{ color: good ? COLOUR.fits : COLOUR.ember, fontWeight: 700, width: 14 }}>
+              <Box component="span" aria-hidden sx={{ color: good ? COLOUR.fits : COLOUR.caution, fontWeight: 700, width: 14 }}>
                 {good ? "✓" : "?"}
               </Box>
-              <Box sx={{ color: good ? COLOUR.ink : COLOUR.ember }}>{text}</Box>
+              <Box sx={{ color: good ? COLOUR.ink : COLOUR.caution }}>
+                {text}
+                {reading.gap === "not-known" && !reading.heading && (
+                  <Near name={reading.name} catalogue={catalogue} onTake={(name) => onChange(renamed(value, reading, name))} />
+                )}
+              </Box>
             </Box>
           );
         })}
       </Box>
+    </Box>
+  );
+}
+
+/** The text with a line's words for an ingredient put in other words; what was written before stays in brackets. */
+const renamed = (text: string, reading: Reading, name: string): string =>
+  text.replace(reading.text, reading.text.replace(reading.name, `${name} (${reading.name.replace(/[()]/g, "")})`));
+
+function Near({ name, catalogue, onTake }: { name: string; catalogue: Catalogue; onTake: (name: string) => void }) {
+  const near = useMemo(() => guesses(name, catalogue.ingredients.values()), [name, catalogue]);
+  return (
+    <Box component="span" sx={{ display: "inline-flex", gap: 0.5, ml: 1, flexWrap: "wrap" }}>
+      {near.map((guess) => (
+        <Chip key={guess.id} size="small" variant="outlined" label={`${guess.name}?`} onClick={() => onTake(guess.name)} />
+      ))}
     </Box>
   );
 }

@@ -5,6 +5,9 @@ import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { editStep, heatedBy, removeStep, type StepEdit } from "@/core/item/step-edit";
 import type { Item } from "@/core/item/schema";
+import { unitBySize } from "@/core/quantities/oven-text";
+import { fahrenheitOf } from "@/core/quantities/temperature";
+import { useDisplay } from "../kit/use-display";
 import { lengthText } from "@/core/shared/clock";
 import { issueText } from "@/core/shared/issue-text";
 import { NumberField } from "../kit/NumberField";
@@ -18,8 +21,13 @@ interface Props {
   readonly onGone: () => void;
 }
 
+/** A setting in the cook's scale, to a whole degree. */
+const settingIn = (celsius: number | undefined, scale: "C" | "F"): number | undefined =>
+  celsius === undefined ? undefined : Math.round(scale === "F" ? fahrenheitOf(celsius) : celsius);
+
 /** One step opened for change: its words, times and heat, and what it took in this kitchen. */
 export function StepForm({ item, id, onChange, onGone }: Props) {
+  const { display } = useDisplay();
   const [refused, setRefused] = useState<string | undefined>(undefined);
   const step = item.steps.find((s) => s.id === id);
   if (!step) return null;
@@ -36,6 +44,13 @@ export function StepForm({ item, id, onChange, onGone }: Props) {
       onChange={(v) => (v !== undefined ? edit({ [key]: v }) : key === "tookMin" ? edit({ tookMin: null }) : undefined)}
     />
   );
+  const setHeat = (value: number) => {
+    const celsius = display.heat === "F" ? ((value - 32) * 5) / 9 : value;
+    // 300 and more is °F, whatever stands beside the field; that is asked, not guessed.
+    if (display.heat === "C" && unitBySize(value) === "F")
+      return setRefused(`Heat is ${value}; expected °C: ${value} °F would be ${Math.round(((value - 32) * 5) / 9)} °C`);
+    edit({ ovenC: Math.round(celsius * 10) / 10 });
+  };
   const stated = step.rest?.target ?? step.time.fixedMin;
   const took = step.tookMin;
   return (
@@ -57,7 +72,14 @@ export function StepForm({ item, id, onChange, onGone }: Props) {
             {field("Seconds a piece", step.time.secPerPiece, "secPerPiece")}
           </>
         )}
-        {heatedBy(step) && field("Heat, °C", heatedBy(step)!.settingC, "ovenC", 100)}
+        {heatedBy(step) && (
+          <NumberField
+            label={`Heat, °${display.heat}`}
+            value={settingIn(heatedBy(step)!.settingC, display.heat)}
+            width={110}
+            onChange={(v) => v !== undefined && setHeat(v)}
+          />
+        )}
         {field("Took here, min", took, "tookMin")}
         <Button
           sx={{ ml: "auto" }}

@@ -1,4 +1,8 @@
+import { OURS, type Catalogue } from "@/core/ingredients/own";
+import { claimsOf, type ItemClaims } from "@/core/item/claims";
+import { containsText, dietWord } from "@/core/item/claims-text";
 import { deskTotals } from "@/core/item/desk";
+import { isProvisional } from "@/core/item/gaps";
 import type { Choices, Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
 import type { Path } from "@/core/item/step";
@@ -16,10 +20,15 @@ export interface ItemCardModel {
   /** Hands-on time of a base batch and the time from first step to last, as texts. */
   readonly hands: string;
   readonly contains: string;
+  /** Something of it is still guessed or not understood. */
+  readonly provisional: boolean;
 }
 
+/** Who may eat it and what is in it, in one line. */
+export const claimsLine = (claims: ItemClaims): string => `${dietWord(claims)} · ${containsText(claims)}`;
+
 /** What the list says of each item: what a piece is, what a batch takes, what is in it. */
-export const itemCards = (items: readonly Item[]): ItemCardModel[] =>
+export const itemCards = (items: readonly Item[], catalogue: Catalogue = OURS): ItemCardModel[] =>
   items.map((item) => ({
     id: item.id,
     name: item.name,
@@ -27,7 +36,8 @@ export const itemCards = (items: readonly Item[]): ItemCardModel[] =>
     course: item.course ?? "",
     piece: `${grams(item.piece.doughG)} dough${item.piece.fillingG > 0 ? ` and ${grams(item.piece.fillingG)} filling` : ""} · ${item.base.pieces} a batch`,
     hands: `${lengthText(handsOnMinutes(item))} of hands a batch`,
-    contains: item.allergens.length > 0 ? `contains ${item.allergens.join(", ")}` : "no listed allergen",
+    contains: claimsLine(claimsOf(resolveItem(item, {}, "base"), catalogue)),
+    provisional: isProvisional(item),
   }));
 
 const grams = (g: number): string => `${Math.round(g * 10) / 10} g`;
@@ -104,8 +114,8 @@ function timeText(step: Step): string {
 }
 
 /** What is wrong with the balance of dough to filling, as the cook would say it; undefined where they end together. */
-export function balanceText(item: Item): string | undefined {
-  const { balance } = deskTotals(item);
+export function balanceText(item: Item, catalogue: Catalogue = OURS): string | undefined {
+  const { balance } = deskTotals(item, catalogue);
   if (!balance || balance.limiting === "both") return undefined;
   const left =
     balance.limiting === "dough"

@@ -1,7 +1,9 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
 import Popover from "@mui/material/Popover";
+import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
@@ -9,6 +11,9 @@ import { useState, type ReactNode } from "react";
 import { NumberField } from "./NumberField";
 import { CupsSelect } from "./CupsSelect";
 import { useDisplay } from "./use-display";
+
+/** Those that are asked for most; the shop's own is shown by its sign. */
+const CURRENCIES = "AUD BRL CAD CHF CNY CZK DKK EUR GBP HUF IDR INR JPY KRW MXN NOK NZD PLN RON SEK SGD TRY USD ZAR".split(" ");
 
 /** Units, clock and hob of this cook, behind one button that says what they are. */
 export function DisplayMenu() {
@@ -60,6 +65,38 @@ export function DisplayMenu() {
             onPick={(clock) => set({ clock })}
           />
           <CupsSelect label="Cups and spoons" value={display.system} onChange={(system) => set({ system })} />
+          <Row name="Fan oven is set cooler by, °C">
+            <NumberField
+              label="Fan oven is set cooler by, °C"
+              value={display.fanLessC}
+              onChange={(less) => less !== undefined && less >= 0 && less <= 40 && set({ fanLessC: Math.round(less) })}
+              quiet
+            />
+          </Row>
+          <Row name="Prices in">
+            <TextField
+              select
+              value={display.currency}
+              onChange={(e) => set({ currency: e.target.value })}
+              slotProps={{ htmlInput: { "aria-label": "Prices in" } }}
+              sx={{ width: 100 }}
+            >
+              {CURRENCIES.map((currency) => (
+                <MenuItem key={currency} value={currency}>
+                  {currency}
+                </MenuItem>
+              ))}
+            </TextField>
+          </Row>
+          <Choice
+            name="Tables are separated by"
+            value={display.separator}
+            of={[
+              [",", "comma"],
+              [";", "semicolon"],
+            ]}
+            onPick={(separator) => set({ separator })}
+          />
           <Row name="Hob dial">
             <NumberField
               label="Highest"

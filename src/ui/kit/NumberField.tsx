@@ -12,10 +12,14 @@ interface Props {
   readonly width?: number;
   /** The label is read out but not shown: the column says it already. */
   readonly quiet?: boolean;
+  /** Taken when the field is left, or by Enter, not at each key. */
+  readonly late?: boolean;
 }
 
+const numberIn = (text: string): number | undefined => (text.trim() === "" ? undefined : Number(text));
+
 /** A number that keeps what is typed, right or wrong; empty means "not given". */
-export function NumberField({ label, value, onChange, error, placeholder, width = 84, quiet }: Props) {
+export function NumberField({ label, value, onChange, error, placeholder, width = 84, quiet, late }: Props) {
   const [typed, setTyped] = useState<string | undefined>(undefined);
   const shown = typed ?? (value === undefined ? "" : String(value));
   return (
@@ -26,9 +30,15 @@ export function NumberField({ label, value, onChange, error, placeholder, width 
       onChange={(event) => {
         const text = event.target.value;
         setTyped(text);
-        onChange(text.trim() === "" ? undefined : Number(text));
+        if (!late) onChange(numberIn(text));
       }}
-      onBlur={() => setTyped((text) => (text !== undefined && Number.isNaN(Number(text)) ? text : undefined))}
+      onKeyDown={(event) => {
+        if (late && event.key === "Enter" && typed !== undefined) onChange(numberIn(typed));
+      }}
+      onBlur={() => {
+        if (late && typed !== undefined && numberIn(typed) !== value) onChange(numberIn(typed));
+        setTyped((text) => (text !== undefined && Number.isNaN(Number(text)) ? text : undefined));
+      }}
       error={error !== undefined}
       helperText={error}
       sx={{ width: error ? 260 : width, maxWidth: "100%" }}

@@ -19,6 +19,15 @@ const DisplaySchema = z.object({
   weights: z.enum(["g", "oz"]).catch("g"),
   heat: z.enum(["C", "F"]).catch("C"),
   clock: z.enum(["24", "12"]).catch("24"),
+  /** How much cooler this cook's fan oven is set than one without, °C. */
+  fanLessC: z.int().min(0).max(40).catch(20),
+  /** In which prices are. */
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/)
+    .catch("EUR"),
+  /** Between the columns of a table that a spreadsheet opens. */
+  separator: z.enum([",", ";"]).catch(","),
   /** The hob's highest number, and the one that this cook calls medium. */
   hob: z.object({ most: z.int().min(2).max(20), medium: z.int().min(1).max(19) }).catch({ most: 9, medium: 5 }),
 });
@@ -50,6 +59,19 @@ export interface Shown {
   readonly heat: (text: string) => string;
   /** What a heat word in a text is on this cook's hob, "5 to 6 of 9"; undefined where it has none. */
   readonly dial: (text: string) => string | undefined;
+  /** A price in the smallest coin, in the cook's currency. */
+  readonly money: (coins: number) => string;
+  /** How many of the smallest coin are one of the currency. */
+  readonly coins: number;
+}
+
+/** Coins to one of a currency: 100 for most, 1 for some. */
+function coinsOf(currency: string): number {
+  try {
+    return 10 ** (new Intl.NumberFormat("en", { style: "currency", currency }).resolvedOptions().maximumFractionDigits ?? 2);
+  } catch {
+    return 100;
+  }
 }
 
 /** The cook's own units, clock and hob, remembered in this browser, with the texts that follow from them. */
@@ -57,7 +79,11 @@ export function useDisplay(): Shown {
   const [text, put] = useStored("unisynth-display");
   return useMemo(() => {
     const display = read(text);
+    const coins = coinsOf(display.currency);
+    const prices = new Intl.NumberFormat("en", { style: "currency", currency: display.currency });
     return {
+      coins,
+      money: (price) => prices.format(price / coins),
       display,
       set: (change) => put(JSON.stringify({ ...display, ...change })),
       clock: (minute) => clockText(minute, display.clock as ClockStyle),

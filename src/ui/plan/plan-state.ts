@@ -3,6 +3,7 @@ import { minutesOfClock } from "@/core/shared/clock";
 import type { Issue } from "@/core/shared/issue";
 import { parseRequest } from "@/core/plan/request-check";
 import { quantitiesOf, type Quantities } from "@/core/plan/quantities";
+import type { OwnIngredient } from "@/core/ingredients/own";
 import type { Item } from "@/core/item/schema";
 import type { PlanRequest } from "@/core/plan/request";
 import { GatheringSchema, type Gathering, type GatheringInput } from "@/core/gathering/schema";
@@ -20,6 +21,8 @@ export interface Source {
   /** Ids of the items that can be added. */
   readonly inUse: readonly string[];
   readonly kitchen: Kitchen;
+  /** What the cook knows better about ingredients. */
+  readonly own?: readonly OwnIngredient[];
   /** yyyy-mm-dd */
   readonly today: string;
   /** IANA name of the zone that dates and times are in. */
@@ -36,7 +39,7 @@ const named = (draft: Draft): Set<string> =>
   ]);
 
 /** The plan request for a draft: only the items it names, the kitchen, today. */
-export function requestOf(draft: Draft, { items, kitchen, today, zone }: Source) {
+export function requestOf(draft: Draft, { items, kitchen, own, today, zone }: Source) {
   const wanted = named(draft);
   const doneAhead = (draft.doneAhead ?? []).filter((a) => wanted.has(a.recipe));
   const used = items.filter((item) => wanted.has(item.id));
@@ -46,6 +49,7 @@ export function requestOf(draft: Draft, { items, kitchen, today, zone }: Source)
     zone,
     items: used.length > 0 ? used : items.slice(0, 1),
     kitchen,
+    ...(own && own.length > 0 && { own: [...own] }),
     gathering: { ...draft, doneAhead },
     solve: { seconds: PLAN_SECONDS, seed: 1 },
   };

@@ -3,11 +3,11 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
-import Papa from "papaparse";
 import { useMemo, useState } from "react";
 import { PantrySchema, shoppingList, type ListLine, type PantryEntry } from "@/core/batching/shopping-list";
 import { issueText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { NumberField } from "../kit/NumberField";
 import type { Result } from "@/core/shared/issue";
 import { Unreadable, type UnreadableRow } from "../kit/Unreadable";
@@ -17,6 +17,7 @@ import { dayText } from "../plan/plan-summary";
 import { usePlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
 import { batchStart } from "./quantities.view-model";
+import { countText, packText, shoppingTable } from "./shopping.view-model";
 
 interface Props {
   readonly stored: readonly PantryEntry[];
@@ -24,14 +25,16 @@ interface Props {
   readonly save: (entry: PantryEntry) => Promise<Result<unknown>>;
 }
 
-const COLUMNS = "minmax(150px, 1.4fr) 84px 96px 84px 96px 96px minmax(120px, 1fr)";
-const FIELD_NAMES: Readonly<Record<string, string>> = { haveG: "What is at hand", packG: "A pack", packPrice: "The price" };
-const money = (coins: number): string => (coins / 100).toFixed(2);
+const COLUMNS = "minmax(150px, 1.4fr) 96px 88px 108px 190px minmax(120px, 1fr)";
+const FIELD_NAMES: Readonly<Record<string, string>> = { haveG: "What is at hand", packs: "A pack" };
+/** Sizes of pack that are compared. */
+const MOST_SIZES = 4;
 
 /** One list for everything, what is at hand taken off, whole packs, and what they cost. */
 export function ShoppingTab({ stored, unreadable, save }: Props) {
   const { latest, good, stale } = usePlan();
-  const { weight } = useDisplay();
+  const { weight, money, coins, display } = useDisplay();
+  const { catalogue } = useCatalogue();
   const [pantry, setPantry] = useState(stored);
   const { attempt, told } = useAttempt();
   const [refused, setRefused] = useState<{ ingredient: string; field: string; text: string } | undefined>(undefined);
@@ -39,14 +42,20 @@ export function ShoppingTab({ stored, unreadable, save }: Props) {
   const list = useMemo(
     () =>
       latest &&
-      shoppingList(latest.quantities.batches, latest.request.items, pantry, (batch) =>
-        batchStart(latest.quantities, plan, batch),
+      shoppingList(
+        latest.quantities.batches,
+        latest.request.items,
+        pantry,
+        (batch) => batchStart(latest.quantities, plan, batch),
+        latest.quantities.vessels,
+        catalogue,
       ),
-    [latest, plan, pantry],
+    [latest, plan, pantry, catalogue],
   );
   if (!latest || !list) return null;
   const set = (ingredient: string, edit: Partial<PantryEntry>) => {
-    const parsed = parseWith(PantrySchema, { haveG: 0, ...pantry.find((p) => p.ingredient === ingredient), ...edit, ingredient });
+    const before = pantry.find((p) => p.ingredient === ingredient);
+    const parsed = parseWith(PantrySchema, { haveG: 0, packs: [], ...before, ...edit, ingredient });
     const [field] = Object.keys(edit);
     setRefused(parsed.ok ? undefined : { ingredient, field, text: issueText(parsed.issues[0], FIELD_NAMES[field]) });
     if (!parsed.ok) return;
@@ -62,22 +71,9 @@ export function ShoppingTab({ stored, unreadable, save }: Props) {
     refused?.ingredient === line.ingredient && refused.field === field ? refused.text : undefined;
   const day = (line: ListLine) => (plan && line.firstAt !== undefined ? dayText(plan, line.firstAt) : "");
   const download = () => {
-    const rows = list.groups.flatMap((group) =>
-      group.lines.map((line) => ({
-        group: group.name,
-        ingredient: line.name,
-        need_g: Math.round(line.needG),
-        have_g: line.haveG,
-        buy_g: Math.round(line.buyG),
-        packs: line.packs?.counts[0] ?? "",
-        pack_g: line.packG ?? "",
-        left_g: line.packs ? Math.round(line.packs.leftG) : "",
-        cost: line.packs && line.packPrice !== undefined ? money(line.packs.cost) : "",
-        needed_on: day(line),
-        for: line.items.join("; "),
-      })),
-    );
-    const blob = new Blob([Papa.unparse(rows, { escapeFormulae: true, newline: "\r\n" })], { type: "text/csv;charset=utf-8" });
+    const text = shoppingTable(list, { day, price: (price) => (price / coins).toFixed(Math.round(Math.log10(coins))), separator: display.separator });
+    // A spreadsheet takes a table for UTF-8 only where it begins with the mark.
+    const blob = new Blob(["\uFEFF", text], { type: "text/csv;charset=utf-8" });
     const link = document.createElement("a");
     link.href = URL.createObjectURL(blob);
     link.download = `shopping-${latest.request.gathering.id}.csv`;
@@ -100,14 +96,13 @@ export function ShoppingTab({ stored, unreadable, save }: Props) {
       </Box>
       {told}
       <Unreadable rows={unreadable} kind="pantry entry" />
-      <Box sx={{ minWidth: 820 }}>
+      <Box sx={{ minWidth: 840 }}>
         <Box sx={{ display: "grid", gridTemplateColumns: COLUMNS, gap: 1, fontSize: "0.75rem", color: COLOUR.soft, pb: 0.5 }}>
           <span>ingredient</span>
           <Right>needed</Right>
           <Right>at hand, g</Right>
           <Right>to buy</Right>
-          <Right>pack, g</Right>
-          <Right>its price, cents</Right>
+          <span>sold by, g · price, {display.currency}</span>
           <span>packs and what is left</span>
         </Box>
         {list.groups.map((group) => (
@@ -123,7 +118,7 @@ export function ShoppingTab({ stored, unreadable, save }: Props) {
                   display: "grid",
                   gridTemplateColumns: COLUMNS,
                   gap: 1,
-                  alignItems: "center",
+                  alignItems: "start",
                   py: 0.4,
                   borderTop: `1px solid ${COLOUR.line}`,
                   fontSize: "0.9rem",
@@ -133,38 +128,41 @@ export function ShoppingTab({ stored, unreadable, save }: Props) {
                   <Box sx={{ fontWeight: 600 }}>{line.name}</Box>
                   <Typography variant="caption">
                     {line.items.join(", ")}
+                    {line.extra === "fryer-fill" && " · the fill of the fryer, whatever is left is kept"}
                     {day(line) && ` · from ${day(line)}`}
                   </Typography>
                 </Box>
-                <Right>{weight(line.needG)}</Right>
+                <Right>
+                  {weight(line.needG)}
+                  {line.usedG !== undefined && (
+                    <Typography variant="caption" component="div">
+                      {weight(line.usedG)} trimmed
+                    </Typography>
+                  )}
+                </Right>
                 <NumberField
                   label={`${line.name} at hand, g`}
                   value={line.haveG || undefined}
                   onChange={(v) => set(line.ingredient, { haveG: v ?? 0 })}
                   error={errorOf(line, "haveG")}
-                  width={96}
+                  width={88}
                   quiet
                 />
                 <Right>
                   <strong>{line.buyG > 0 ? weight(line.buyG) : "enough"}</strong>
+                  {line.count && (
+                    <Typography variant="caption" component="div">
+                      {countText(line.count)}
+                    </Typography>
+                  )}
                 </Right>
-                <NumberField
-                  label={`Pack of ${line.name}, g`}
-                  value={line.packG}
-                  onChange={(v) => set(line.ingredient, { packG: v })}
-                  error={errorOf(line, "packG")}
-                  width={96}
-                  quiet
+                <Packs
+                  line={line}
+                  coins={coins}
+                  error={errorOf(line, "packs")}
+                  onChange={(packs) => set(line.ingredient, { packs })}
                 />
-                <NumberField
-                  label={`Price of a pack of ${line.name}`}
-                  value={line.packPrice}
-                  onChange={(v) => set(line.ingredient, { packPrice: v })}
-                  error={errorOf(line, "packPrice")}
-                  width={96}
-                  quiet
-                />
-                <Box sx={{ fontSize: "0.85rem" }}>{packText(line, weight)}</Box>
+                <Box sx={{ fontSize: "0.85rem" }}>{packText(line, weight, money)}</Box>
               </Box>
             ))}
           </Box>
@@ -174,11 +172,59 @@ export function ShoppingTab({ stored, unreadable, save }: Props) {
   );
 }
 
-function packText(line: ListLine, weight: (grams: number) => string): string {
-  if (!line.packs || line.buyG === 0) return "";
-  const n = line.packs.counts[0];
-  const left = line.packs.leftG >= 1 ? `, ${weight(line.packs.leftG)} left` : "";
-  return `${n} ${n === 1 ? "pack" : "packs"}${left}${line.packPrice !== undefined ? `, ${money(line.packs.cost)}` : ""}`;
+/** The sizes in which something is sold, with their prices; an emptied size is taken off. */
+function Packs({
+  line,
+  coins,
+  error,
+  onChange,
+}: {
+  line: ListLine;
+  coins: number;
+  error: string | undefined;
+  onChange: (packs: PantryEntry["packs"]) => void;
+}) {
+  const [more, setMore] = useState(false);
+  const { soldIn } = line;
+  const rows = soldIn.length === 0 || more ? soldIn.length + 1 : soldIn.length;
+  const set = (i: number, pack: { sizeG?: number; price?: number }) => {
+    setMore(false);
+    const { sizeG, price } = { ...soldIn[i], ...pack };
+    const next = soldIn.slice();
+    if (sizeG === undefined) next.splice(i, 1);
+    else next[i] = price === undefined ? { sizeG } : { sizeG, price };
+    onChange(next);
+  };
+  return (
+    <Box>
+      {Array.from({ length: rows }, (_, i) => (
+        <Box key={i} sx={{ display: "flex", gap: 0.5, mb: 0.25 }}>
+          <NumberField
+            label={`${i > 0 ? `Size ${i + 1}` : "Pack"} of ${line.name}, g`}
+            value={soldIn[i]?.sizeG}
+            onChange={(sizeG) => set(i, { sizeG })}
+            error={i === 0 ? error : undefined}
+            width={84}
+            quiet
+          />
+          {soldIn[i] && (
+            <NumberField
+              label={`Price of ${i > 0 ? `size ${i + 1}` : "a pack"} of ${line.name}`}
+              value={soldIn[i].price === undefined ? undefined : soldIn[i].price / coins}
+              onChange={(price) => set(i, { price: price === undefined ? undefined : Math.round(price * coins) })}
+              width={84}
+              quiet
+            />
+          )}
+        </Box>
+      ))}
+      {soldIn.length > 0 && soldIn.length < MOST_SIZES && !more && (
+        <Button size="small" className="no-print" onClick={() => setMore(true)}>
+          another size
+        </Button>
+      )}
+    </Box>
+  );
 }
 
 const Right = ({ children }: { children: React.ReactNode }) => <Box sx={{ textAlign: "right" }}>{children}</Box>;

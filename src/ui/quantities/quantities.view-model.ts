@@ -3,6 +3,7 @@ import type { Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/schema";
 import { doughPortions, fillingPortion } from "@/core/quantities/portion-text";
+import { OURS, type Catalogue } from "@/core/ingredients/own";
 import { wholeUnits } from "@/core/ingredients/whole-units";
 import { overlaps } from "@/core/shared/range";
 import { taskShares } from "@/core/plan/schema";
@@ -66,7 +67,12 @@ function uses(q: Quantities, batch: Batch, item: Item, step: string): boolean {
 }
 
 /** Weigh-out sheets in the order of the day; what was done ahead comes last. */
-export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters = []): BatchSheet[] {
+export function daySheets(
+  q: Quantities,
+  plan: Plan | undefined,
+  guests: Eaters = [],
+  catalogue: Catalogue = OURS,
+): BatchSheet[] {
   const weighings = weighingsOf(q.batches);
   const itemOf = (id: string) => q.demands.find((d) => d.item.id === id)!.item;
   const sheets = weighings.map((batch): BatchSheet => {
@@ -89,7 +95,7 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
       groups: where
         .map((name) => ({
           name: batch.part === "dough" ? (item.dough.parts.find((p) => p.id === name)?.name ?? name) : "",
-          lines: batch.ingredients.filter((line) => line.in === name).flatMap((line) => nowAndByFeel(line, held)),
+          lines: batch.ingredients.filter((line) => line.in === name).flatMap((line) => nowAndByFeel(line, held, catalogue)),
         }))
         .flatMap((group) => (batch.part === "filling" ? byHeat(group.lines, item) : [group])),
       weighIn:
@@ -122,9 +128,13 @@ export function inPlace(sheets: readonly BatchSheet[], before: readonly BatchShe
 }
 
 /** What is held back is a measure of its own: most goes in now, the rest by feel. */
-function nowAndByFeel(line: Ingredient, of: readonly { item: string; component: string }[]): WeighLine[] {
+function nowAndByFeel(
+  line: Ingredient,
+  of: readonly { item: string; component: string }[],
+  catalogue: Catalogue,
+): WeighLine[] {
   if (!line.holdBackPct)
-    return [{ key: `${line.in} ${line.id}`, name: line.name, grams: line.grams, units: wholeUnits(line.name, line.grams) }];
+    return [{ key: `${line.in} ${line.id}`, name: line.name, grams: line.grams, units: wholeUnits(line, line.grams, catalogue) }];
   const { firstG, restG } = heldBack(line.grams, line.holdBackPct);
   return [
     { key: `${line.in} ${line.id}`, name: line.name, grams: firstG, when: "now" },

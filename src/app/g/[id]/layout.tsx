@@ -5,10 +5,13 @@ import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
 import { itemRepository } from "@/db/items";
 import { kitchenRepository } from "@/db/kitchens";
+import { ownIngredientRepository } from "@/db/own-ingredients";
 import { planRepository } from "@/db/plans";
+import { CatalogueProvider } from "@/ui/ingredients/CatalogueProvider";
 import { PlanProvider } from "@/ui/plan/PlanProvider";
 import { GatheringShell } from "@/ui/plan/GatheringShell";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
+import { forgetOwn, keepOwn } from "../../own-actions";
 import { saveGathering, savePlan } from "./actions";
 
 export default async function GatheringLayout({ params, children }: { params: Promise<{ id: string }>; children: ReactNode }) {
@@ -22,7 +25,9 @@ export default async function GatheringLayout({ params, children }: { params: Pr
   if (!kitchen.ok) return <UnreadablePage id={found.value.kitchenId} kind="kitchen" issue={kitchen.issues[0]} />;
   const opened = new Date();
   const items = itemRepository(db);
+  const own = ownIngredientRepository(db).list().readable;
   const source = {
+    own,
     items: items.all({ archived: true }),
     inUse: items.idsInUse(),
     kitchen: kitchen.value.document,
@@ -31,6 +36,7 @@ export default async function GatheringLayout({ params, children }: { params: Pr
     zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   };
   return (
+    <CatalogueProvider stored={own} save={keepOwn} remove={forgetOwn}>
     <PlanProvider
       key={id}
       source={source}
@@ -41,5 +47,6 @@ export default async function GatheringLayout({ params, children }: { params: Pr
     >
       <GatheringShell id={id}>{children}</GatheringShell>
     </PlanProvider>
+    </CatalogueProvider>
   );
 }

@@ -1,4 +1,4 @@
-import { ALLERGEN_TAGS } from "../../ingredients/allergens";
+import { METHOD_TAGS } from "../allergen-words";
 import { fields, filled, list, num, oneOf, whole } from "../field";
 
 /** What these methods accept, in the order in which their fields are checked. */
@@ -34,8 +34,8 @@ export const SHOPPING = {
     ingredients: list(
       fields({
         id: filled,
-        contains: list(oneOf(ALLERGEN_TAGS)).default([]),
-        mayContain: list(oneOf(ALLERGEN_TAGS)).default([]),
+        contains: list(oneOf(METHOD_TAGS)).default([]),
+        mayContain: list(oneOf(METHOD_TAGS)).default([]),
         uses: list(filled).default([]),
       }),
     ),
@@ -43,7 +43,7 @@ export const SHOPPING = {
       fields({
         id: filled,
         ingredients: list(filled),
-        medium: list(oneOf(ALLERGEN_TAGS)).default([]),
+        medium: list(oneOf(METHOD_TAGS)).default([]),
       }),
       1,
     ),

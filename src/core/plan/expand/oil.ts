@@ -1,4 +1,5 @@
 import { type Demand } from "../../gathering/demands";
+import { oilRank } from "../../gathering/served";
 import { sizeOf } from "../../shared/range";
 import type { TaskInfo } from "../schema";
 import type { Kitchen } from "../../kitchen/schema";
@@ -15,7 +16,7 @@ const fries = (demand: Demand): boolean => demand.steps.some((step) => step.equi
  */
 export function oilOrder(demands: readonly Demand[], kitchen: Kitchen) {
   const frying = demands.filter(fries);
-  const orderOf = (demand: Demand) => (demand.item.fryOil?.order ?? 0) * 2 + (demand.resolved.keepsOilVegan ? 0 : 1);
+  const orderOf = (demand: Demand) => oilRank(demand.item, demand.own);
   const top = Math.max(0, ...frying.map(orderOf)) + 1;
   const fresh = frying.filter((demand) => demand.resolved.fryerRefill && frying.some((other) => !other.resolved.fryerRefill));
   const rankOf = (demand: Demand): number => (fresh.includes(demand) ? top + 1 + orderOf(demand) : orderOf(demand));

@@ -1,0 +1,188 @@
+import { otherUnitAt, measureOf, unitOf } from "../quantities/unit-table";
+import { parseLine } from "./parse-line";
+
+/** An amount in a line, as it stands there. */
+export interface Amount {
+  readonly min: number;
+  readonly max: number;
+  /** Canonical; "each" where only a number is said. */
+  readonly unit: string;
+  readonly written: string;
+  readonly approx: boolean;
+}
+
+/** What a line has of amounts, and its other words. */
+export interface Split {
+  /** The first is how it is measured; the others say the same in another measure. */
+  readonly amounts: readonly Amount[];
+  /** Said in brackets: of the whole, or of each. */
+  readonly brackets: readonly { readonly amount: Amount; readonly each: boolean }[];
+  /** "1 tablespoon plus 1 teaspoon": comes on top. */
+  readonly plus: readonly Amount[];
+  /** Added by eye on top of the first, in its unit. */
+  readonly added: number;
+  readonly words: string;
+  readonly toTaste: boolean;
+  /** Why the amount cannot be read, in the words of the issue. */
+  readonly unreadable?: string;
+}
+
+/** Number words at the start of a line, in the languages that are read. */
+const NUMBER_WORDS: Readonly<Record<string, string>> = {
+  ein: "1", eine: "1", einen: "1", zwei: "2", drei: "3", vier: "4", fünf: "5", sechs: "6", halbe: "1/2", halber: "1/2", halbes: "1/2",
+  un: "1", une: "1", deux: "2", trois: "3", quatre: "4", cinq: "5", demi: "1/2",
+  una: "1", uno: "1", dos: "2", tres: "3", cuatro: "4", media: "1/2", medio: "1/2",
+  due: "2", tre: "3", quattro: "4", mezzo: "1/2", mezza: "1/2",
+  bir: "1", iki: "2", üç: "3", dört: "4", yarım: "1/2",
+  jeden: "1", jedna: "1", dwa: "2", dwie: "2", trzy: "3", pół: "1/2",
+  satu: "1", dua: "2", tiga: "3", setengah: "1/2",
+}; // prettier-ignore
+const STARTS_WITH_WORD = new RegExp(`^(${Object.keys(NUMBER_WORDS).join("|")})(?=\\s)`, "iu");
+
+const FRACTIONS = "¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞";
+const NUMBER = `(?:\\d+\\s+\\d+/\\d+|\\d+\\s*[${FRACTIONS}]|[${FRACTIONS}]|\\d+/\\d+|\\d{1,3}(?:,\\d{3})+|\\d*[.,]?\\d+)`;
+const RANGE = `${NUMBER}(?:\\s*(?:-|–|—|to|or|bis|à|a)\\s*${NUMBER})?`;
+const AMOUNT = new RegExp(`(?<![\\p{L}\\d.,/-])${RANGE}(?![\\d/])`, "giu");
+const UNSPACED_UNITS = "毫升|公斤|千克|汤匙|湯匙|茶匙|大勺|小勺|グラム|カップ|克|斤|两|杯|个|個|只|颗|瓣|片|根|本|枚|袋|g|ml|kg|cc";
+
+/** Sizes, temperatures and kinds are no amounts. */
+const NO_AMOUNT = /^\s*(?:°|º|%|degrees?\b|mm\b|x\s*\d|-?minutes?\b|min\b|hours?\b|days?\b)/i;
+
+/** Puts what cooks write in many ways into the one that is read. */
+function plainAmounts(text: string): string {
+  let line = text
+    .replace(new RegExp(`(\\d)([${FRACTIONS}])`, "g"), "$1 $2")
+    .normalize("NFKC")
+    .replace(/⁄/g, "/")
+    .replace(/^\s*(?:[-–—•*·▢☐□▪◦✓]|\d+[.)](?=\s+\D))\s*/u, "")
+    .replace(/(大さじ|小さじ|カップ)\s*([\d./]+)/g, "$2 $1 ")
+    .replace(new RegExp(`(\\d)\\s*(${UNSPACED_UNITS})(?![\\p{Script=Latin}])`, "gu"), "$1 $2 ")
+    .replace(/([\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}])(\d)/gu, "$1 $2")
+    .replace(/[一二两三四五六]?(?=[个個只颗瓣])/g, (sign) => (sign === "" ? "" : `${" 一二三四五六".indexOf(sign === "两" ? "二" : sign)} `))
+    .trim();
+  line = line
+    .replace(/^00\s/, "tipo 00 ")
+    .replace(/(\d+)\s*lbs?\.?\s*(\d+(?:\.\d+)?)\s*oz\b\.?/i, (_, lb: string, oz: string) => `${16 * Number(lb) + Number(oz)} oz`)
+    .replace(/(\d)-(?=(?:oz|ounces?|g|grams?|ml|lb|pounds?|inch)\b)/gi, "$1 ")
+    .replace(/([\p{L}.])\s*\/\s*(?=\d)/gu, "$1 / ")
+    .replace(/^(\d+)\s*[x×]\s*(?=\d+(?:[.,]\d+)?\s*(?:oz|g|ml|kg|lb)\s+\p{L})/iu, "$1 ")
+    .replace(/^(?:an?\s+|one\s+)?(?:small\s+|large\s+|big\s+|good\s+)?handful\b/i, "1 handful")
+    .replace(STARTS_WITH_WORD, (word) => NUMBER_WORDS[word.toLowerCase()])
+    .replace(/^(?:a\s+|one\s+)?half(?:\s+a)?\s+dozen(?:\s+of)?\b/i, "6")
+    .replace(/^(?:a|one|1)\s+dozen(?:\s+of)?\b/i, "12")
+    .replace(/^(\d+)\s+dozen(?:\s+of)?\b/i, (_, n: string) => String(12 * Number(n)))
+    .replace(/^(?:a\s+)?(?:couple|pair)(?:\s+of)?\b/i, "2")
+    .replace(/\b(?:(\d+|an?|one)\s+)?(?:thumb|finger)(?:[- ]?(?:sized?|length))?(?:\s+(?:piece|knob|lump|nub|chunk|nugget))?(?:\s+of)?\b/i, (_, n?: string) =>
+      `${n && /\d/.test(n) ? n : "1"} thumb `,
+    )
+    .replace(/\b(\d+(?:[.,]\d+)?|\d+\/\d+)[\s-]*(?:inch(?:es)?|in\.|"|″)[\s-]*(?:long\s+)?(?:piece|knob|chunk|length|stick)?(?:\s+of)?(?=\s|$)/i, "$1 inch ")
+    .replace(/\b(\d+(?:[.,]\d+)?)[\s-]*cm[\s-]*(?:long\s+)?(?:piece|knob|chunk|length)?(?:\s+of)?(?=\s|$)/i, "$1 cm ")
+    .replace(/^(?:the\s+)?(?:freshly\s+)?(?:squeezed\s+)?(?:grated\s+|finely\s+grated\s+)?(juice|zest|rind|yolks?|whites?)(?:\s+(?:and|&)\s+(?:juice|zest|rind))?\s+(?:of|from)\s+(.+)$/i, (_, part: string, of: string) => `${of.replace(/s$/i, "")} ${part}`)
+    .replace(/\b(\d+(?:[.,]\d+)?)[\s-]*(oz|ounces?|g|grams?|ml|kg|lb)\.?[\s-]+(cans?|tins?|jars?|packs?|packets?|packages?|bags?|box(?:es)?|cartons?|tubs?|bottles?|blocks?|sachets?|tubes?|bars?)\b/i, "($1 $2) $3")
+    .replace(/\s+/g, " ");
+  return line.trim();
+}
+
+const asAmount = (written: string): Amount | undefined => {
+  const parsed = parseLine(written);
+  if (!parsed.ok || parsed.value.min === null || parsed.value.max === null || parsed.value.unit === null) return undefined;
+  const { min, max, unit, approx } = parsed.value;
+  return { min, max, unit, approx, written: written.trim() };
+};
+
+/** How long the unit at the start of a text is, 0 where there is none. */
+function unitLength(text: string): number {
+  const lead = /^\s*/.exec(text)![0].length;
+  const rest = text.slice(lead);
+  if (/^fl\.?\s*oz\b/i.test(rest)) return lead + /^fl\.?\s*oz\.?/i.exec(rest)![0].length;
+  const other = otherUnitAt(rest);
+  if (other) return lead + other.length;
+  const word = /^(\p{L}+)\.?/u.exec(rest);
+  return word && (unitOf(word[1]) || word[1] === "T" || word[1] === "t") ? lead + word[0].length : 0;
+}
+
+const EACH = /\b(?:each|apiece|per (?:can|tin|jar|pack|piece)|je|jeweils|chacun[e]?|cada un[ao]|l'un[ae]?)\b/i;
+
+/** Takes the amounts of a line apart from its words. */
+export function splitLine(text: string): Split {
+  const brackets: { amount: Amount; each: boolean }[] = [];
+  let line = plainAmounts(text).replace(/[([]([^)\]]*)[)\]]/g, (all, inside: string) => {
+    const amount = firstAmount(inside);
+    if (!amount || measureOf(amount.amount.unit, "metric") === undefined) return all;
+    brackets.push({ amount: amount.amount, each: EACH.test(inside) });
+    const left = amount.left.replace(EACH, "").replace(/^[\s,;/|=-]+|[\s,;/|=-]+$/g, "");
+    return left === "" || firstAmount(left) ? " " : `(${left})`;
+  });
+  line = line.replace(/\s+/g, " ").trim();
+
+  let added = 0;
+  const byEye = /(?:,\s*)?\bby eye\b|\bstart(?:ing)?\b(?: with)?/i.test(line);
+  line = line.replace(/,?\s*\+\s*(\d+(?:[.,]\d+)?)\s*(?:g|ml)?(?=\s|$|,)/gi, (all, more: string) => {
+    if (!byEye) return all;
+    added += Number(more.replace(",", "."));
+    return " ";
+  });
+  if (byEye) line = line.replace(/(?:,\s*)?\bby eye\b,?|\bstart(?:ing)?\b(?: with)?/gi, " ").replace(/\s+/g, " ").trim();
+
+  const parsed = parseLine(line);
+  if (!parsed.ok) return { amounts: [], brackets, plus: [], added, words: line, toTaste: false, unreadable: parsed.issues[0].wanted };
+  const amounts: Amount[] = [];
+  let words = line;
+  let toTaste = parsed.value.kind === "toTaste";
+  if (parsed.value.min !== null && parsed.value.max !== null && parsed.value.unit !== null && !NO_AMOUNT.test(parsed.value.rest)) {
+    const { min, max, unit, approx, rest } = parsed.value;
+    const at = rest === "" ? -1 : line.lastIndexOf(rest);
+    amounts.push({ min, max, unit, approx, written: (at > 0 ? line.slice(0, at) : line).replace(/\s(?:of|de|di)\s*$/i, "").trim() });
+    words = rest;
+  } else if (toTaste) words = parsed.value.rest;
+  const plus: Amount[] = [];
+  for (let more = /^(?:plus|\+|and|&)\s+(?=[\d¼½¾])/i.exec(words); more && amounts.length > 0; more = /^(?:plus|\+|and|&)\s+(?=[\d¼½¾])/i.exec(words)) {
+    const found = firstAmount(words.slice(more[0].length));
+    if (!found || found.before.trim() !== "" || found.amount.unit === "each") break;
+    plus.push(found.amount);
+    words = found.left;
+  }
+  // The same in another measure, or an amount that stands behind.
+  for (let found = firstAmount(words); found && amounts.length < 3; found = firstAmount(words)) {
+    const same = amounts.length > 0;
+    const measured = measureOf(found.amount.unit, "metric");
+    if (same && (measured === undefined || !/^\s*(?:\/|\||=|or\b|,|$)/i.test(found.before.slice(-3) || words.slice(0, 3)))) break;
+    amounts.push(found.amount);
+    words = found.left;
+  }
+  words = words
+    .replace(/^(?:of|de|di|du|des)\s+/i, "")
+    .replace(/\b(?:to taste|as needed|as required|nach geschmack|au goût|al gusto|quanto basta|q\.?b\.?|secukupnya|göre)\b/gi, () => {
+      toTaste = true;
+      return "";
+    })
+    .replace(/\s+([,;])/g, "$1")
+    .replace(/^[\s:;,/|=–—-]+|[\s:;,/|=–—x×-]+$/g, "")
+    .trim();
+  return { amounts, brackets, plus, added, words, toTaste };
+}
+
+/** The first amount in a text, what stands before it, and the text without it. */
+function firstAmount(text: string): { amount: Amount; before: string; left: string } | undefined {
+  for (const match of text.matchAll(AMOUNT)) {
+    const start = match.index;
+    const after = text.slice(start + match[0].length);
+    if (NO_AMOUNT.test(after) || /^0\d/.test(match[0])) continue;
+    const length = unitLength(after);
+    const before = text.slice(0, start);
+    const bare = length === 0;
+    // A number by itself counts pieces only at the end: "eggs 3", "eggs x 3".
+    if (bare && !(after.trim() === "" || /^\s*[,;(]/.test(after)) ) continue;
+    if (bare && (/\b(?:type|typ|typo|tipo|no\.?|nr\.?|t)\s*$/i.test(before) || before.trim() === "")) continue;
+    const about = /(?:about|approx\.?|approximately|ca\.?|circa|around|~|≈)\s*$/i.exec(before);
+    const amount = asAmount(`${about ? "about " : ""}${match[0]}${after.slice(0, length)}`);
+    if (!amount) continue;
+    const cut = before.slice(0, before.length - (about?.[0].length ?? 0)).replace(/\s[x×]\s*$/i, " ");
+    return {
+      amount: { ...amount, written: `${about ? about[0] : ""}${match[0]}${after.slice(0, length)}`.trim() },
+      before: cut,
+      left: `${cut} ${after.slice(length)}`.replace(/\s+/g, " ").trim(),
+    };
+  }
+  return undefined;
+}

@@ -1,0 +1,58 @@
+"use client";
+import { createContext, useContext, useMemo, useState, type ReactNode } from "react";
+import { catalogueOf, OURS, type Catalogue, type OwnIngredient } from "@/core/ingredients/own";
+import type { Result } from "@/core/shared/issue";
+import { useAttempt } from "../kit/use-attempt";
+
+interface Props {
+  readonly stored: readonly OwnIngredient[];
+  readonly save: (entry: OwnIngredient) => Promise<Result<unknown>>;
+  readonly remove: (id: string) => Promise<Result<unknown>>;
+  readonly children: ReactNode;
+}
+
+interface Known {
+  readonly catalogue: Catalogue;
+  /** Keeps what the cook knows better; it holds at once, everywhere. */
+  readonly keep: (entry: OwnIngredient) => void;
+  /** Goes back to what the catalogue says. */
+  readonly forget: (id: string) => void;
+}
+
+const Context = createContext<Known>({ catalogue: OURS, keep: () => undefined, forget: () => undefined });
+
+/** What is known of ingredients, with the cook's own over it. */
+export const useCatalogue = (): Known => useContext(Context);
+
+export function CatalogueProvider({ stored, save, remove, children }: Props) {
+  const [own, setOwn] = useState(stored);
+  const { attempt, told } = useAttempt();
+  const known = useMemo(
+    (): Known => ({
+      catalogue: catalogueOf(own),
+      keep(entry) {
+        setOwn((now) => [...now.filter((one) => one.id !== entry.id), entry]);
+        attempt(
+          `Keeping what ${entry.names[0]} is`,
+          () => save(entry),
+          () => undefined,
+        );
+      },
+      forget(id) {
+        setOwn((now) => now.filter((one) => one.id !== id));
+        attempt(
+          "Forgetting it",
+          () => remove(id),
+          () => undefined,
+        );
+      },
+    }),
+    [own, attempt, save, remove],
+  );
+  return (
+    <Context.Provider value={known}>
+      {told}
+      {children}
+    </Context.Provider>
+  );
+}
