@@ -1,4 +1,4 @@
-import { claimsOf } from "@/core/item/claims";
+import { servedIn } from "@/core/gathering/served";
 import { suits } from "@/core/item/claims";
 /**
  * The eight rules that hold for every plan, checked from the request and the finished plan alone. For tests: it shares
@@ -414,17 +414,19 @@ function serving(request: PlanRequest, plan: Plan, demands: readonly DemandView[
   return broken;
 }
 
+const choicesOf = (request: PlanRequest, wave: string, recipe: string) =>
+  request.gathering.waves.find((w) => w.id === wave)!.items.find((i) => i.recipe === recipe)!.choices;
+
 /** Rule 8. */
 function diets(request: PlanRequest, plan: Plan, demands: readonly DemandView[]): string[] {
   const broken: string[] = [];
+  const served = servedIn(request.gathering, new Map(request.items.map((item) => [item.id, item])));
   for (const wave of request.gathering.waves) {
     const here = demands.filter((d) => d.for === wave.id);
     const hungry = request.gathering.guests.some(
       (g) =>
         g.count > 0 &&
-        !here.some(
-          (d) => suits(g, claimsOf(d.resolved)),
-        ),
+        !here.some((d) => suits(g, served(d.resolved.item, choicesOf(request, wave.id, d.item), d.resolved.filling).claims)),
     );
     const noted = plan.notes.some((n) => n.code === "unserved-diet" && n.about[0] === wave.id);
     if (hungry !== noted)

@@ -52,9 +52,22 @@ describe("the form", () => {
   });
 
   test("a new total is spread over the groups in proportion", () => {
-    expect(spreadTotal([17, 1, 4, 2, 5, 1, 2, 3, 1], 40).reduce((a, b) => a + b, 0)).toBe(40);
-    expect(spreadTotal([10, 10], 21)).toEqual([11, 10]);
-    expect(spreadTotal([0, 0], 5).reduce((a, b) => a + b, 0)).toBe(5);
+    expect(spreadTotal([{ count: 10 }, { count: 10 }], 21)).toEqual({ counts: [11, 10] });
+    expect(spreadTotal([{ count: 0 }, { count: 0 }], 5)).toEqual({ counts: [5, 0] });
+  });
+  test("who has a diet or an allergy is never scaled away", () => {
+    const groups = [{ count: 20 }, { count: 1, avoid: ["egg"] }, { count: 2, diet: ["vegan"] }, { count: 5 }];
+    expect(spreadTotal(groups, 8)).toEqual({ counts: [4, 1, 2, 1] });
+    expect(spreadTotal(groups, 3)).toEqual({ counts: [0, 1, 2, 0] });
+    expect(spreadTotal(groups, 2)).toEqual({ least: 3 });
+    // There and back again is where it began.
+    const small = spreadTotal(groups, 8) as { counts: number[] };
+    expect(
+      spreadTotal(
+        groups.map((g, i) => ({ ...g, count: small.counts[i] })),
+        28,
+      ),
+    ).toEqual({ counts: [20, 1, 2, 5] });
   });
 
   test("a row says what a count weighs and how it is heated", () => {

@@ -15,7 +15,11 @@ export const PackSchema = z.object({
     .min(0.1, { error: "at least 0.1 g" })
     .max(100000, { error: "at most 100000 g" }),
   /** In the smallest coin. */
-  price: z.int({ error: "a price in whole coins from 0 to 10000000" }).min(0).max(10000000).optional(),
+  price: z
+    .int({ error: "a price" })
+    .min(0, { error: "a price of 0 or more" })
+    .max(10000000, { error: "a smaller price" })
+    .optional(),
 });
 
 /** What the cook has of an ingredient, and how it is sold. */

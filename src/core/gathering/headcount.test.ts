@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { demoItem, demoKitchen } from "@tests/demo";
-import { countWaves, suits } from "./headcount";
+import { claimsOf, suits } from "../item/claims";
+import { resolveItem } from "../item/resolve";
+import { countWaves } from "./headcount";
 import { GatheringSchema } from "./schema";
 
 const kitchen = demoKitchen("boathouse");
@@ -67,9 +69,9 @@ test("a wave in which a guest has nothing says for whom", () => {
 });
 
 test("vegan food suits vegetarians; an allergen in it suits nobody who avoids it", () => {
-  const food = { diet: ["vegetarian", "vegan"], allergens: ["soy"] };
-  expect(suits({ count: 1, age: "adult", diet: ["vegetarian"], avoid: [] }, food)).toBe(true);
-  expect(suits({ count: 1, age: "adult", diet: [], avoid: ["soy"] }, food)).toBe(false);
+  const food = claimsOf(resolveItem(demoItem("mooring-bun"), {}, "base"));
+  expect(suits({ diet: ["vegetarian"], avoid: [] }, food)).toBe(true);
+  expect(suits({ diet: [], avoid: ["soy"] }, food)).toBe(false);
 });
 
 test("pieces are at least what is needed and at most a quarter more", () => {

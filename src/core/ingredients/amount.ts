@@ -43,7 +43,8 @@ const FRACTIONS = "¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞";
 const NUMBER = `(?:\\d+\\s+\\d+/\\d+|\\d+\\s*[${FRACTIONS}]|[${FRACTIONS}]|\\d+/\\d+|\\d{1,3}(?:,\\d{3})+|\\d*[.,]?\\d+)`;
 const RANGE = `${NUMBER}(?:\\s*(?:-|–|—|to|or|bis|à|a)\\s*${NUMBER})?`;
 const AMOUNT = new RegExp(`(?<![\\p{L}\\d.,/-])${RANGE}(?![\\d/])`, "giu");
-const UNSPACED_UNITS = "毫升|公斤|千克|汤匙|湯匙|茶匙|大勺|小勺|グラム|カップ|克|斤|两|杯|个|個|只|颗|瓣|片|根|本|枚|袋|g|ml|kg|cc";
+const UNSPACED_UNITS =
+  "毫升|公斤|千克|汤匙|湯匙|茶匙|大勺|小勺|グラム|カップ|克|斤|两|杯|个|個|只|颗|瓣|片|根|本|枚|袋|g|ml|kg|cc";
 
 /** Sizes, temperatures and kinds are no amounts. */
 const NO_AMOUNT = /^\s*(?:°|º|%|degrees?\b|mm\b|x\s*\d|-?minutes?\b|min\b|hours?\b|days?\b)/i;
@@ -58,7 +59,9 @@ function plainAmounts(text: string): string {
     .replace(/(大さじ|小さじ|カップ)\s*([\d./]+)/g, "$2 $1 ")
     .replace(new RegExp(`(\\d)\\s*(${UNSPACED_UNITS})(?![\\p{Script=Latin}])`, "gu"), "$1 $2 ")
     .replace(/([\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}])(\d)/gu, "$1 $2")
-    .replace(/[一二两三四五六]?(?=[个個只颗瓣])/g, (sign) => (sign === "" ? "" : `${" 一二三四五六".indexOf(sign === "两" ? "二" : sign)} `))
+    .replace(/[一二两三四五六]?(?=[个個只颗瓣])/g, (sign) =>
+      sign === "" ? "" : `${" 一二三四五六".indexOf(sign === "两" ? "二" : sign)} `,
+    )
     .trim();
   line = line
     .replace(/^00\s/, "tipo 00 ")
@@ -72,13 +75,23 @@ function plainAmounts(text: string): string {
     .replace(/^(?:a|one|1)\s+dozen(?:\s+of)?\b/i, "12")
     .replace(/^(\d+)\s+dozen(?:\s+of)?\b/i, (_, n: string) => String(12 * Number(n)))
     .replace(/^(?:a\s+)?(?:couple|pair)(?:\s+of)?\b/i, "2")
-    .replace(/\b(?:(\d+|an?|one)\s+)?(?:thumb|finger)(?:[- ]?(?:sized?|length))?(?:\s+(?:piece|knob|lump|nub|chunk|nugget))?(?:\s+of)?\b/i, (_, n?: string) =>
-      `${n && /\d/.test(n) ? n : "1"} thumb `,
+    .replace(
+      /\b(?:(\d+|an?|one)\s+)?(?:thumb|finger)(?:[- ]?(?:sized?|length))?(?:\s+(?:piece|knob|lump|nub|chunk|nugget))?(?:\s+of)?\b/i,
+      (_, n?: string) => `${n && /\d/.test(n) ? n : "1"} thumb `,
     )
-    .replace(/\b(\d+(?:[.,]\d+)?|\d+\/\d+)[\s-]*(?:inch(?:es)?|in\.|"|″)[\s-]*(?:long\s+)?(?:piece|knob|chunk|length|stick)?(?:\s+of)?(?=\s|$)/i, "$1 inch ")
+    .replace(
+      /\b(\d+(?:[.,]\d+)?|\d+\/\d+)[\s-]*(?:inch(?:es)?|in\.|"|″)[\s-]*(?:long\s+)?(?:piece|knob|chunk|length|stick)?(?:\s+of)?(?=\s|$)/i,
+      "$1 inch ",
+    )
     .replace(/\b(\d+(?:[.,]\d+)?)[\s-]*cm[\s-]*(?:long\s+)?(?:piece|knob|chunk|length)?(?:\s+of)?(?=\s|$)/i, "$1 cm ")
-    .replace(/^(?:the\s+)?(?:freshly\s+)?(?:squeezed\s+)?(?:grated\s+|finely\s+grated\s+)?(juice|zest|rind|yolks?|whites?)(?:\s+(?:and|&)\s+(?:juice|zest|rind))?\s+(?:of|from)\s+(.+)$/i, (_, part: string, of: string) => `${of.replace(/s$/i, "")} ${part}`)
-    .replace(/\b(\d+(?:[.,]\d+)?)[\s-]*(oz|ounces?|g|grams?|ml|kg|lb)\.?[\s-]+(cans?|tins?|jars?|packs?|packets?|packages?|bags?|box(?:es)?|cartons?|tubs?|bottles?|blocks?|sachets?|tubes?|bars?)\b/i, "($1 $2) $3")
+    .replace(
+      /^(?:the\s+)?(?:freshly\s+)?(?:squeezed\s+)?(?:grated\s+|finely\s+grated\s+)?(juice|zest|rind|yolks?|whites?)(?:\s+(?:and|&)\s+(?:juice|zest|rind))?\s+(?:of|from)\s+(.+)$/i,
+      (_, part: string, of: string) => `${of.replace(/s$/i, "")} ${part}`,
+    )
+    .replace(
+      /\b(\d+(?:[.,]\d+)?)[\s-]*(oz|ounces?|g|grams?|ml|kg|lb)\.?[\s-]+(cans?|tins?|jars?|packs?|packets?|packages?|bags?|box(?:es)?|cartons?|tubs?|bottles?|blocks?|sachets?|tubes?|bars?)\b/i,
+      "($1 $2) $3",
+    )
     .replace(/\s+/g, " ");
   return line.trim();
 }
@@ -122,21 +135,41 @@ export function splitLine(text: string): Split {
     added += Number(more.replace(",", "."));
     return " ";
   });
-  if (byEye) line = line.replace(/(?:,\s*)?\bby eye\b,?|\bstart(?:ing)?\b(?: with)?/gi, " ").replace(/\s+/g, " ").trim();
+  if (byEye)
+    line = line
+      .replace(/(?:,\s*)?\bby eye\b,?|\bstart(?:ing)?\b(?: with)?/gi, " ")
+      .replace(/\s+/g, " ")
+      .trim();
 
   const parsed = parseLine(line);
-  if (!parsed.ok) return { amounts: [], brackets, plus: [], added, words: line, toTaste: false, unreadable: parsed.issues[0].wanted };
+  if (!parsed.ok)
+    return { amounts: [], brackets, plus: [], added, words: line, toTaste: false, unreadable: parsed.issues[0].wanted };
   const amounts: Amount[] = [];
   let words = line;
   let toTaste = parsed.value.kind === "toTaste";
-  if (parsed.value.min !== null && parsed.value.max !== null && parsed.value.unit !== null && !NO_AMOUNT.test(parsed.value.rest)) {
+  if (
+    parsed.value.min !== null &&
+    parsed.value.max !== null &&
+    parsed.value.unit !== null &&
+    !NO_AMOUNT.test(parsed.value.rest)
+  ) {
     const { min, max, unit, approx, rest } = parsed.value;
     const at = rest === "" ? -1 : line.lastIndexOf(rest);
-    amounts.push({ min, max, unit, approx, written: (at > 0 ? line.slice(0, at) : line).replace(/\s(?:of|de|di)\s*$/i, "").trim() });
+    amounts.push({
+      min,
+      max,
+      unit,
+      approx,
+      written: (at > 0 ? line.slice(0, at) : line).replace(/\s(?:of|de|di)\s*$/i, "").trim(),
+    });
     words = rest;
   } else if (toTaste) words = parsed.value.rest;
   const plus: Amount[] = [];
-  for (let more = /^(?:plus|\+|and|&)\s+(?=[\d¼½¾])/i.exec(words); more && amounts.length > 0; more = /^(?:plus|\+|and|&)\s+(?=[\d¼½¾])/i.exec(words)) {
+  for (
+    let more = /^(?:plus|\+|and|&)\s+(?=[\d¼½¾])/i.exec(words);
+    more && amounts.length > 0;
+    more = /^(?:plus|\+|and|&)\s+(?=[\d¼½¾])/i.exec(words)
+  ) {
     const found = firstAmount(words.slice(more[0].length));
     if (!found || found.before.trim() !== "" || found.amount.unit === "each") break;
     plus.push(found.amount);
@@ -152,10 +185,13 @@ export function splitLine(text: string): Split {
   }
   words = words
     .replace(/^(?:of|de|di|du|des)\s+/i, "")
-    .replace(/\b(?:to taste|as needed|as required|nach geschmack|au goût|al gusto|quanto basta|q\.?b\.?|secukupnya|göre)\b/gi, () => {
-      toTaste = true;
-      return "";
-    })
+    .replace(
+      /\b(?:to taste|as needed|as required|nach geschmack|au goût|al gusto|quanto basta|q\.?b\.?|secukupnya|göre)\b/gi,
+      () => {
+        toTaste = true;
+        return "";
+      },
+    )
     .replace(/\s+([,;])/g, "$1")
     .replace(/^[\s:;,/|=–—-]+|[\s:;,/|=–—x×-]+$/g, "")
     .trim();
@@ -172,7 +208,7 @@ function firstAmount(text: string): { amount: Amount; before: string; left: stri
     const before = text.slice(0, start);
     const bare = length === 0;
     // A number by itself counts pieces only at the end: "eggs 3", "eggs x 3".
-    if (bare && !(after.trim() === "" || /^\s*[,;(]/.test(after)) ) continue;
+    if (bare && !(after.trim() === "" || /^\s*[,;(]/.test(after))) continue;
     if (bare && (/\b(?:type|typ|typo|tipo|no\.?|nr\.?|t)\s*$/i.test(before) || before.trim() === "")) continue;
     const about = /(?:about|approx\.?|approximately|ca\.?|circa|around|~|≈)\s*$/i.exec(before);
     const amount = asAmount(`${about ? "about " : ""}${match[0]}${after.slice(0, length)}`);

@@ -83,9 +83,7 @@ function piecesFrom(text: string, row: string): { pieces: Record<string, PieceWe
 
 const CUPS: Readonly<Record<string, number>> = units.gramsPerCup240;
 const measuredPieces = (id: string): Record<string, PieceWeight> =>
-  Object.fromEntries(
-    units.unitWeights.filter((w) => w.ingredient === id).map((w) => [w.unit, w.g as PieceWeight] as const),
-  );
+  Object.fromEntries(units.unitWeights.filter((w) => w.ingredient === id).map((w) => [w.unit, w.g as PieceWeight] as const));
 
 const ANSWER: Readonly<Record<string, Answer>> = { no: "no", "?": "depends" };
 const SHORT: Readonly<Record<string, Diet>> = { veg: "vegetarian", vegan: "vegan", halal: "halal", kosher: "kosher" };

@@ -39,8 +39,10 @@ const STAND_INS: readonly AllergenTag[] = ["soy", "wheat", "tree nuts"];
 
 const MEATS: ReadonlySet<string> = new Set(["meat", "beef", "lamb", "goat", "game", "pork", "poultry", "offal", "sausage-meat"]);
 /** Cut small and mixed: what was outside is inside. */
-const CUT = /\b(?:minced?|ground|diced?|cubed?|cubes|chopped|shredded|strips?|slivers?|haché\w*|gehackt\w*|gewürfelt\w*|picad[ao]s?|tritat[ao]|kıyma|mielon\w*|cincang|giling)\b|ひき肉|末|丁/iu;
-const COOKED = /\b(?:cooked|roasted?|leftover|poached|braised|confit|boiled|rotisserie|gekocht\w*|gebraten\w*|cuite?s?|cocid[ao]s?|cott[ao]|pişmiş|gotowan\w*|rebus)\b/iu;
+const CUT =
+  /\b(?:minced?|ground|diced?|cubed?|cubes|chopped|shredded|strips?|slivers?|haché\w*|gehackt\w*|gewürfelt\w*|picad[ao]s?|tritat[ao]|kıyma|mielon\w*|cincang|giling)\b|ひき肉|末|丁/iu;
+const COOKED =
+  /\b(?:cooked|roasted?|leftover|poached|braised|confit|boiled|rotisserie|gekocht\w*|gebraten\w*|cuite?s?|cocid[ao]s?|cott[ao]|pişmiş|gotowan\w*|rebus)\b/iu;
 const UNCOOKED = /\b(?:uncooked|raw|not cooked|to be cooked)\b/iu;
 
 /** The hazard of an ingredient as a line has it: cooked, cut small, or whole. */

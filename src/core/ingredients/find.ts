@@ -56,6 +56,23 @@ interface Hit {
   readonly ingredient: Ingredient;
 }
 
+/** Words that begin something else. */
+const JOINS: ReadonlySet<string> = new Set([
+  "and",
+  "plus",
+  "&",
+  "or",
+  "with",
+  "in",
+  "for",
+  "into",
+  "und",
+  "oder",
+  "mit",
+  "et",
+  "ou",
+  "avec",
+]);
 /** Words that a name may have between its own: "minced lean pork". */
 const MOST_BETWEEN = 2;
 
@@ -64,7 +81,13 @@ function hitAt(words: readonly string[], from: number, name: readonly string[]):
   for (const wanted of name.slice(1)) {
     let next = at[at.length - 1] + 1;
     let between = 0;
-    while (next < words.length && words[next] !== wanted && between < MOST_BETWEEN && isDescriptor(words[next])) {
+    while (
+      next < words.length &&
+      words[next] !== wanted &&
+      between < MOST_BETWEEN &&
+      isDescriptor(words[next]) &&
+      !JOINS.has(words[next])
+    ) {
       next++;
       between++;
     }
@@ -96,14 +119,14 @@ function hitsIn(words: readonly string[], index: Index): Hit[] {
 
 /** Ends the part of a line that says what is bought: "tuna | in oil", "cream | for the glaze". */
 const JOINTS: ReadonlySet<string> = new Set(
-  "in with from for into à mit aus für en con para per au aux avec dengan untuk without ohne sans senza sin tanpa".split(" ").map(folded),
+  "in with from for into à mit aus für en con para per au aux avec dengan untuk without ohne sans senza sin tanpa"
+    .split(" ")
+    .map(folded),
 );
 const ALTERNATIVE = /\s(?:or|oder|ou|o|oppure|veya|lub|atau)\s|\s?\/\s?(?=\p{L})/iu;
 /** How something is prepared may make another food of it, also when it stands behind a comma. */
 const MAKES_ANOTHER: ReadonlySet<string> = new Set(
-  "minced ground mince dried smoked cooked canned tinned mashed desiccated hard-boiled".split(
-    " ",
-  ),
+  "minced ground mince dried smoked cooked canned tinned mashed desiccated hard-boiled".split(" "),
 );
 const SAYS: Readonly<Record<string, Said>> = {
   vegan: "vegan",
@@ -127,7 +150,8 @@ const SAYS: Readonly<Record<string, Said>> = {
   "milk-free": "dairy-free",
 };
 const FREE = /^(.+)-(?:free|frei|freie|freier|freies)$/;
-const NOT = /\b(?:without|no|not|free (?:of|from)|instead of|never|excluding|except|ohne|sans|senza|sin|tanpa|size of(?: an?)?|like an?)\s+((?:added\s+)?[\p{L}-]+(?:\s+(?:or|and|nor)\s+[\p{L}-]+)?)/giu;
+const NOT =
+  /\b(?:without|no|not|free (?:of|from)|instead of|never|excluding|except|ohne|sans|senza|sin|tanpa|size of(?: an?)?|like an?)\s+((?:added\s+)?[\p{L}-]+(?:\s+(?:or|and|nor)\s+[\p{L}-]+)?)/giu;
 
 const GRAINED: Readonly<Record<string, string>> = { egg: "egg", nut: "tree nuts" };
 
@@ -160,7 +184,10 @@ function search(text: string, index: Index): Found | undefined {
     for (const word of what.split(/\s+/)) freed(word, index).forEach((tag) => free.add(tag));
     return " ";
   });
-  const [head, ...rest] = withoutNot.split(/[,;()[\]]+/).map((part) => part.trim()).filter(Boolean);
+  const [head, ...rest] = withoutNot
+    .split(/[,;()[\]]+/)
+    .map((part) => part.trim())
+    .filter(Boolean);
   if (head === undefined) return undefined;
   const turned = rest.flatMap(wordsOf).filter((word) => MAKES_ANOTHER.has(word));
   const headWords = wordsOf(head);
@@ -184,7 +211,10 @@ function search(text: string, index: Index): Found | undefined {
       if (SAYS[word]) said.add(SAYS[word]);
       if (without) freed(without[1], index).forEach((tag) => free.add(tag));
     }
-    return hitsIn(partWords.filter((word) => !FREE.test(word)), index).map((hit) => hit.ingredient);
+    return hitsIn(
+      partWords.filter((word) => !FREE.test(word)),
+      index,
+    ).map((hit) => hit.ingredient);
   });
   const named = [...inText.hits, ...hits.map((hit) => hit.ingredient)];
   if (named.length === 0 && others.length === 0) return undefined;
@@ -227,7 +257,10 @@ function unspaced(text: string, index: Index): { hits: Ingredient[]; strange: st
   }
   hits.sort((a, b) => a.at - b.at);
   const strange = (left.match(/[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}ー]+/gu) ?? []).filter(
-    (word) => hits.length > 0 && !isDescriptor(word) && !/^[のをとや大小さじ杯個本枚片克毫升汤匙茶匙勺只块根瓣斤两少许適量カップ]+$/.test(word),
+    (word) =>
+      hits.length > 0 &&
+      !isDescriptor(word) &&
+      !/^[のをとや大小さじ杯個本枚片克毫升汤匙茶匙勺只块根瓣斤两少许適量カップ]+$/.test(word),
   );
   return { hits: hits.map((hit) => hit.ingredient), strange };
 }

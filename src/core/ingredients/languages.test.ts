@@ -1,12 +1,14 @@
-import { readOne } from "../item/recipe";
-import { dietsOf, tagsOf } from "./tags";
-import { matchIngredient } from "./names";
+import { allergensOf } from "./allergen";
+import { lineClaims } from "./claims";
+import { findIngredient } from "./find";
+import { idOf } from "./lookup";
+import { OURS } from "./own";
+import { readLine } from "./read-line";
 import { otherUnitAt } from "../quantities/unit-table";
 
-const grams = (text: string): number | undefined => {
-  const { weighed } = readOne(text, "metric");
-  return weighed?.kind === "weighed" ? Math.round(weighed.grams) : undefined;
-};
+const read = (text: string) => readLine(text, "metric", OURS.index);
+const grams = (text: string): number => Math.round(read(text).grams!);
+const allergens = (name: string) => allergensOf(lineClaims(findIngredient(name), name).contains);
 
 describe("N120: lines in other words, spoons and languages", () => {
   test.each([
@@ -21,21 +23,34 @@ describe("N120: lines in other words, spoons and languages", () => {
     ["2 su bardağı süt", 412],
     ["1 szklanka wody", 200],
     ["250 g Mehl", 250],
-    ["2 Zwiebeln", 300],
+    ["2 sdm minyak goreng", 27],
+    ["3 siung bawang putih", 12],
+    ["強力粉 200g", 200],
+    ["大さじ1 醤油", 16],
+    ["面粉500克", 500],
+    ["मैदा 2 कप", 260],
   ])("%s weighs %i g", (text, expected) => expect(grams(text)).toBe(expected));
 
   test("English lines are read as before", () => {
     expect(otherUnitAt("cups flour")).toBeUndefined();
-    expect(readOne("2 tasty onions", "us").name).toBe("tasty onions");
+    expect(read("2 tasty onions").name).toBe("tasty onions");
     expect(grams("1 cup flour")).toBe(130);
   });
-  test("allergens and diets are found in other languages too", () => {
-    expect(tagsOf(["Weizenmehl", "lait entier", "huevos", "amandes"])).toEqual(["gluten", "milk", "egg", "tree nuts"]);
-    expect(dietsOf(["Hackfleisch"])).toEqual([]);
-    expect(dietsOf(["farine", "eau", "sel"])).toEqual(["vegetarian", "vegan"]);
-  });
+  test.each([
+    ["Weizenmehl", ["gluten"]],
+    ["lait entier", ["milk"]],
+    ["huevos", ["egg"]],
+    ["amandes effilées", ["tree nuts"]],
+    ["醤油", ["gluten", "soy"]],
+    ["udang", ["crustaceans"]],
+    ["tereyağı", ["milk"]],
+    ["małże", ["molluscs"]],
+    ["豆腐", ["soy"]],
+    ["तिल", ["sesame"]],
+  ])("what is in %s is found", (name, expected) => expect(allergens(name)).toEqual(expected));
   test("words that mean something in English are left alone", () => {
-    expect(matchIngredient("sugar")).toBe("sugar-granulated");
-    expect(tagsOf(["sole of a pan", "room-warm water"])).toEqual([]);
+    expect(idOf({ name: "sugar" })).toBe("sugar-granulated");
+    expect(allergens("sole of a pan")).toEqual([]);
+    expect(allergens("sel et poivre")).toEqual([]);
   });
 });

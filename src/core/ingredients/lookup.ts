@@ -33,8 +33,7 @@ export function waterPct(line: Named, catalogue: Catalogue = OURS): number | und
 }
 
 /** Pure fat, % of the line; undefined where it is not known. */
-export const fatPct = (line: Named, catalogue: Catalogue = OURS): number | undefined =>
-  ingredientOf(line, catalogue)?.per100.fat;
+export const fatPct = (line: Named, catalogue: Catalogue = OURS): number | undefined => ingredientOf(line, catalogue)?.per100.fat;
 
 /**
  * What makes two lines one on a shopping list: the same ingredient in the same form. What is not quite known, or named

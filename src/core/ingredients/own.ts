@@ -103,7 +103,11 @@ function ownIngredient(entry: OwnIngredient, known: ReadonlyMap<string, Ingredie
     trimmed: entry.trimmedG ?? (entry.pieces?.each !== undefined ? undefined : base.trimmed),
     contains,
     // Of something new nobody knows what else is in it until its label was read.
-    may: entry.labelRead ? [] : isNew ? NO_LABEL.filter((tag) => !contains.includes(tag) && !without.has(tag)) : base.may.filter((tag) => !without.has(tag)),
+    may: entry.labelRead
+      ? []
+      : isNew
+        ? NO_LABEL.filter((tag) => !contains.includes(tag) && !without.has(tag))
+        : base.may.filter((tag) => !without.has(tag)),
     diets: { ...base.diets, ...entry.diets },
     hazard: entry.hazard ?? base.hazard,
     cookLossPct: entry.cookLossPct ?? base.cookLossPct,

@@ -32,6 +32,8 @@ export interface Reading {
   readonly approx: boolean;
   readonly toTaste: boolean;
   readonly gap: Gap | null;
+  /** What was expected where an amount cannot be read. */
+  readonly wanted?: string;
 }
 
 /** What is sold in tins is meant as it comes out of one: "1 can tomatoes". */
@@ -42,7 +44,9 @@ function foundIn(name: string, split: Split, index: Index): Found | undefined {
   return tinned && tinned.main !== found.main ? tinned : found;
 }
 
-const PACKS: ReadonlySet<string> = new Set("can jar bottle carton tub pack sachet tube bar block log ball punnet stick".split(" "));
+const PACKS: ReadonlySet<string> = new Set(
+  "can jar bottle carton tub pack sachet tube bar block log ball punnet stick".split(" "),
+);
 /** Words for one thing by other words. */
 const UNIT_SAME: Readonly<Record<string, readonly string[]>> = {
   can: ["can", "tin"],
@@ -68,7 +72,13 @@ interface Weight {
 }
 
 /** g of one unit of an ingredient, as it goes in and whole. */
-function weightOf(unit: string, words: readonly string[], size: Size, system: System, main: Ingredient | undefined): Weight | undefined {
+function weightOf(
+  unit: string,
+  words: readonly string[],
+  size: Size,
+  system: System,
+  main: Ingredient | undefined,
+): Weight | undefined {
   const length = measureOf(unit, system);
   if (length?.dimension === "length") {
     const inch = main?.pieces.inch;
@@ -77,7 +87,8 @@ function weightOf(unit: string, words: readonly string[], size: Size, system: Sy
     return { grams, whole: grams, via: "unitWeight" };
   }
   // "6 cabbage leaves", "2 celery stalks": the word for the piece stands with the name.
-  const worded = unit === "each" && main ? Object.keys(main.pieces).find((piece) => piece !== "each" && words.includes(piece)) : undefined;
+  const worded =
+    unit === "each" && main ? Object.keys(main.pieces).find((piece) => piece !== "each" && words.includes(piece)) : undefined;
   for (const tried of worded ? [worded] : (UNIT_SAME[unit] ?? [unit])) {
     const one = gramsOfUnit(tried, size, system, main);
     if (!one) continue;
@@ -107,15 +118,24 @@ export function readLine(text: string, system: System, index: Index): Reading {
   const name = nameOf(split.words);
   const found = name === "" ? undefined : foundIn(name, split, index);
   const base = { text, heading: false, found, name: name || bare, toTaste: split.toTaste };
-  if (split.unreadable !== undefined) return { ...base, ...nothing, gap: "unreadable" };
-  const written = [...split.amounts.map((a) => a.written), ...split.brackets.map((b) => `(${b.amount.written}${b.each ? " each" : ""})`)];
+  if (split.unreadable !== undefined) return { ...base, ...nothing, gap: "unreadable", wanted: split.unreadable };
+  const written = [
+    ...split.amounts.map((a) => a.written),
+    ...split.brackets.map((b) => `(${b.amount.written}${b.each ? " each" : ""})`),
+  ];
   const amount = written.length > 0 ? asWritten(written.join(" "), bare) : null;
   const weighed = weigh(split, found, system);
   const approx = split.amounts.some((a) => a.approx) || split.brackets.some((b) => b.amount.approx);
   const assumedUnit = split.amounts.map((a) => a.unit).find((unit) => Object.hasOwn(ASSUMED_ML, unit));
   const assumed = assumedUnit && weighed?.via === "density" ? { unit: assumedUnit, ml: ASSUMED_ML[assumedUnit] } : null;
   if (!weighed)
-    return { ...base, ...nothing, amount, approx, gap: amount === null ? (found ? "no-amount" : "not-known") : found ? "no-measure" : "not-known" };
+    return {
+      ...base,
+      ...nothing,
+      amount,
+      approx,
+      gap: amount === null ? (found ? "no-amount" : "not-known") : found ? "no-measure" : "not-known",
+    };
   return { ...base, ...weighed, amount, approx, assumed, gap: found === undefined ? "not-known" : null };
 }
 
@@ -137,7 +157,12 @@ interface Weighed {
 
 function weigh(split: Split, found: Found | undefined, system: System): Weighed | undefined {
   const words = wordsOf(split.words);
-  const size: Size = words.includes("large") || words.includes("big") || words.includes("jumbo") ? "large" : words.includes("small") ? "small" : "medium";
+  const size: Size =
+    words.includes("large") || words.includes("big") || words.includes("jumbo")
+      ? "large"
+      : words.includes("small")
+        ? "small"
+        : "medium";
   const main = found?.main;
   const first: Amount | undefined = split.amounts[0];
   const by = (amount: Amount): Weighed | undefined => {
@@ -154,13 +179,20 @@ function weigh(split: Split, found: Found | undefined, system: System): Weighed 
   const isMass = (amount: Amount) => measureOf(amount.unit, system)?.dimension === "mass";
   // Weights win over measures: in the line itself, then in brackets.
   const mass = split.amounts.find(isMass);
-  const bracket = split.brackets.find(({ amount }) => isMass(amount)) ?? split.brackets.find(({ amount }) => measureOf(amount.unit, system)?.dimension === "volume");
+  const bracket =
+    split.brackets.find(({ amount }) => isMass(amount)) ??
+    split.brackets.find(({ amount }) => measureOf(amount.unit, system)?.dimension === "volume");
   if (mass && mass !== first && first !== undefined && !isMass(first)) return by(mass);
   if (mass) return by(mass);
   if (bracket) {
     const said = by(bracket.amount);
     if (said && first === undefined) return drained(said, split.words, main);
-    if (said) return drained(times(said, first!, bracket.each, weightOf(first!.unit, words, size, system, main)?.whole), split.words, main);
+    if (said)
+      return drained(
+        times(said, first!, bracket.each, weightOf(first!.unit, words, size, system, main)?.whole),
+        split.words,
+        main,
+      );
   }
   for (const amount of split.amounts) {
     const weighed = by(amount);
@@ -193,7 +225,8 @@ function partsOfEggs(words: string, main: Ingredient | undefined): number {
   return Number(more[1]) * (more[2].toLowerCase() === "yolk" ? 17 : 34);
 }
 
-const LEADING_PACK = /^(?:cans?|tins?|jars?|packs?|packets?|packages?|bags?|box(?:es)?|cartons?|tubs?|bottles?|sachets?|pieces?)\s+(?:of\s+)?(?=\p{L})/iu;
+const LEADING_PACK =
+  /^(?:cans?|tins?|jars?|packs?|packets?|packages?|bags?|box(?:es)?|cartons?|tubs?|bottles?|sachets?|pieces?)\s+(?:of\s+)?(?=\p{L})/iu;
 
 /** What is left of the words once packs and joints are gone; "1 lemon, juiced" is its juice, "egg, yolk only" the yolk. */
 function nameOf(words: string): string {
@@ -202,8 +235,10 @@ function nameOf(words: string): string {
     .replace(/^(?:of|de|di|du|des|d')\s+/i, "")
     .replace(/\s+/g, " ")
     .trim();
-  if (/\b(?:lemons?|limes?|oranges?)\b[^,]*,\s*(?:juiced|juice(?: only)?|squeezed)$/i.test(plain)) return `${plain.split(",")[0]} juice`;
-  if (/\b(?:lemons?|limes?|oranges?)\b[^,]*,\s*(?:zested|zest(?: only)?|grated zest|zest grated)$/i.test(plain)) return `${plain.split(",")[0]} zest`;
+  if (/\b(?:lemons?|limes?|oranges?)\b[^,]*,\s*(?:juiced|juice(?: only)?|squeezed)$/i.test(plain))
+    return `${plain.split(",")[0]} juice`;
+  if (/\b(?:lemons?|limes?|oranges?)\b[^,]*,\s*(?:zested|zest(?: only)?|grated zest|zest grated)$/i.test(plain))
+    return `${plain.split(",")[0]} zest`;
   if (/^eggs?\b.*\b(yolk|white)s? only/i.test(plain)) return `egg ${/yolk/i.test(plain) ? "yolk" : "white"}`;
   return plain;
 }

@@ -48,7 +48,8 @@ export function readingDocument(
       const { vegetarian, vegan, halal, kosher } = claims.diets;
       return {
         text: line,
-        ingredient: reading.found && reading.found.strange.length === 0 ? reading.found.main.id : (reading.found?.main.id ?? null),
+        ingredient:
+          reading.found && reading.found.strange.length === 0 ? reading.found.main.id : (reading.found?.main.id ?? null),
         grams: tenth(reading.grams),
         gramsMin: tenth(reading.minG),
         gramsMax: tenth(reading.maxG),

@@ -22,7 +22,13 @@ export type Check =
       readonly pct: number;
       readonly family: Family;
     }
-  | { readonly kind: "doubt"; readonly code: "thickness"; readonly mm: number; readonly family: Family; readonly proposedMm: number }
+  | {
+      readonly kind: "doubt";
+      readonly code: "thickness";
+      readonly mm: number;
+      readonly family: Family;
+      readonly proposedMm: number;
+    }
   /** Weights in g a piece. */
   | {
       readonly kind: "doubt";
@@ -33,10 +39,29 @@ export type Check =
     }
   | { readonly kind: "doubt"; readonly code: "oven"; readonly step: string; readonly settingC: number; readonly family?: Family }
   /** Cooked for too short a time to be done, min. */
-  | { readonly kind: "doubt"; readonly code: "cooked-short"; readonly step: string; readonly what: string; readonly minutes: number; readonly least: number }
+  | {
+      readonly kind: "doubt";
+      readonly code: "cooked-short";
+      readonly step: string;
+      readonly what: string;
+      readonly minutes: number;
+      readonly least: number;
+    }
   /** Starch of the liquid it binds, %. */
-  | { readonly kind: "doubt"; readonly code: "much-starch"; readonly pct: number; readonly grams: number; readonly usualG: number }
-  | { readonly kind: "doubt"; readonly code: "much-spoon"; readonly name: string; readonly grams: number; readonly totalG: number }
+  | {
+      readonly kind: "doubt";
+      readonly code: "much-starch";
+      readonly pct: number;
+      readonly grams: number;
+      readonly usualG: number;
+    }
+  | {
+      readonly kind: "doubt";
+      readonly code: "much-spoon";
+      readonly name: string;
+      readonly grams: number;
+      readonly totalG: number;
+    }
   | { readonly kind: "gap"; readonly code: "no-flour" | "no-filling-weight" | "no-filling" }
   | { readonly kind: "gap"; readonly code: "no-oven-setting"; readonly step: string; readonly family?: Family };
 
@@ -47,7 +72,15 @@ const USUAL: readonly { readonly of: readonly string[]; readonly ingredient: str
 ];
 
 /** What takes its time over heat when it is raw and diced, min. */
-const SLOW: Readonly<Record<string, number>> = { potato: 8, carrot: 6, beetroot: 15, celeriac: 8, "sweet-potato": 7, pumpkin: 6, turnip: 8 };
+const SLOW: Readonly<Record<string, number>> = {
+  potato: 8,
+  carrot: 6,
+  beetroot: 15,
+  celeriac: 8,
+  "sweet-potato": 7,
+  pumpkin: 6,
+  turnip: 8,
+};
 /** Starch that binds a liquid to a paste, % of it; more is a slip. */
 const MOST_STARCH_PCT = 9;
 const USUAL_STARCH_PCT = 4;

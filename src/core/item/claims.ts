@@ -44,16 +44,30 @@ export interface ClaimLine {
 }
 
 /** What is said of one component: by its chosen ingredient, else by its name, with what the cook added to it. */
-export function componentClaims(component: Pick<Component, "name" | "ingredient" | "contains">, catalogue: Catalogue = OURS): LineClaims {
+export function componentClaims(
+  component: Pick<Component, "name" | "ingredient" | "contains">,
+  catalogue: Catalogue = OURS,
+): LineClaims {
   const chosen = component.ingredient === undefined ? undefined : catalogue.ingredients.get(component.ingredient);
   const named = findIngredient(component.name, catalogue.index);
   const found = chosen
-    ? { main: chosen, all: [chosen, ...(named?.all ?? []).filter((one) => one !== chosen)], free: named?.free ?? [], said: named?.said ?? new Set<never>(), inHead: 1, strange: [] }
+    ? {
+        main: chosen,
+        all: [chosen, ...(named?.all ?? []).filter((one) => one !== chosen)],
+        free: named?.free ?? [],
+        said: named?.said ?? new Set<never>(),
+        inHead: 1,
+        strange: [],
+      }
     : named;
   const claims = lineClaims(found, component.name);
-  const added = (component.contains ?? []).flatMap((allergen) => tagsFor(allergen)).filter((tag) => !claims.contains.includes(tag));
+  const added = (component.contains ?? [])
+    .flatMap((allergen) => tagsFor(allergen))
+    .filter((tag) => !claims.contains.includes(tag));
   // "Gluten" by hand does not say of which grain; it is named as gluten all the same.
-  return added.length === 0 ? claims : { ...claims, contains: [...claims.contains, ...added], may: claims.may.filter((tag) => !added.includes(tag)) };
+  return added.length === 0
+    ? claims
+    : { ...claims, contains: [...claims.contains, ...added], may: claims.may.filter((tag) => !added.includes(tag)) };
 }
 
 /** What a component is called in a sentence. */
@@ -163,9 +177,17 @@ export function claimsOf(resolved: ResolvedItem, catalogue: Catalogue = OURS, oi
 }
 
 /** Whether somebody may eat it: every diet is known to be kept, and nothing they avoid is, or may be, in it. */
-export function suits(guests: { readonly diet: readonly Diet[]; readonly avoid: readonly Allergen[] }, claims: ItemClaims): boolean {
+export function suits(
+  guests: { readonly diet: readonly Diet[]; readonly avoid: readonly Allergen[] },
+  claims: ItemClaims,
+): boolean {
   const out = (list: readonly AllergenClaim[]) => list.some(({ allergen }) => guests.avoid.includes(allergen));
-  return guests.diet.every((diet) => claims.diets[diet].answer === "yes") && !out(claims.contains) && !out(claims.may) && !out(claims.oil);
+  return (
+    guests.diet.every((diet) => claims.diets[diet].answer === "yes") &&
+    !out(claims.contains) &&
+    !out(claims.may) &&
+    !out(claims.oil)
+  );
 }
 
 /** Every tag that an item has or may have, for whatever is fried after it. */

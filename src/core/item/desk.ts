@@ -166,7 +166,10 @@ export function scaleDough(item: Item, factor: number): Item {
 export function scaleFilling(item: Item, factor: number): Item {
   return {
     ...item,
-    filling: { ...item.filling, components: item.filling.components.map((c) => ({ ...c, grams: c.grams * factor, measure: undefined })) },
+    filling: {
+      ...item.filling,
+      components: item.filling.components.map((c) => ({ ...c, grams: c.grams * factor, measure: undefined })),
+    },
   };
 }
 

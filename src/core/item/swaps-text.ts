@@ -22,6 +22,8 @@ const EFFECT: Readonly<Record<SwapEffect, string>> = {
   "sugar-for-honey": "browns later, dries sooner when kept",
   "salt-by-hand": "the salt it brought is added by hand; more flavour",
   "vegetable-stock": "suits vegetarians; often saltier: taste first",
+  "same-rise": "the same rise; crumble fresh yeast into the liquid",
+  "yeast-bloomed": "the same rise; wake it in lukewarm liquid, 10 min, before it meets the flour",
   "self-raising": "crisper and puffier, with cracks where it was smooth",
 };
 

@@ -1,5 +1,7 @@
 import type { Component, Item } from "./schema";
 import { idOf, ingredientOf } from "../ingredients/lookup";
+import { OURS, type Catalogue } from "../ingredients/own";
+import { convertYeast, type Yeast } from "../ingredients/yeast";
 import { componentsAt, freshId, withComponents, type Place } from "./desk";
 import { exchangeFat, exchangeForSelfRaising, FATS, type Fat } from "../ingredients/exchange";
 
@@ -25,7 +27,9 @@ export type SwapEffect =
   | "sugar-for-honey"
   | "salt-by-hand"
   | "vegetable-stock"
-  | "self-raising";
+  | "self-raising"
+  | "same-rise"
+  | "yeast-bloomed";
 
 /** What stands in for an ingredient: its lines, what else changes, and what that does to the piece. */
 export interface Swap {
@@ -70,6 +74,17 @@ const fat =
     ]);
   };
 
+/** The same rise from another kind of yeast. */
+const yeast =
+  (from: Yeast, to: Yeast, name: string): Rule =>
+  (grams) =>
+    swap(
+      to,
+      name,
+      [{ name, grams: convertYeast({ grams, from, to }).grams }],
+      to === "active-dry" ? "yeast-bloomed" : "same-rise",
+    );
+
 const toSelfRaising: Rule = (grams, around) => {
   const powder = around.filter((c) => idOf(c) === "baking-powder").reduce((sum, c) => sum + c.grams, 0);
   const { inItG, leaveOutG } = exchangeForSelfRaising(grams, powder);
@@ -105,7 +120,12 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
     flour("weak", "low-protein flour", "weaker-flour"),
     weakened,
   ],
-  "flour-bread": [flour("plain", "plain wheat flour", "plain-for-strong"), weakened],
+  "flour-bread": [
+    flour("plain", "plain wheat flour", "plain-for-strong"),
+    flour("dumpling", "dumpling flour", "weaker-flour"),
+    weakened,
+  ],
+  "flour-cake": [flour("plain", "plain wheat flour", "stronger-flour")],
   "flour-self-raising": [
     (grams) =>
       swap(
@@ -188,6 +208,10 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
         "soured-milk",
       ),
   ],
+  "margarine-salted": [fat(FATS["salted-margarine"], "unsalted", "unsalted butter", FATS.butter, "salt-by-hand")],
+  "yeast-instant": [yeast("instant", "active-dry", "active dry yeast"), yeast("instant", "fresh", "fresh yeast")],
+  "yeast-active-dry": [yeast("active-dry", "instant", "instant yeast"), yeast("active-dry", "fresh", "fresh yeast")],
+  "yeast-fresh": [yeast("fresh", "instant", "instant yeast"), yeast("fresh", "active-dry", "active dry yeast")],
   honey: [
     (grams) =>
       swap(
@@ -201,19 +225,25 @@ const RULES: Readonly<Record<string, readonly Rule[]>> = {
       ),
   ],
 };
-const SALTED = /\bsalted\b/i;
-const SALTED_RULES: readonly Rule[] = [fat(FATS["salted-margarine"], "unsalted", "unsalted butter", FATS.butter, "salt-by-hand")];
-const STOCK = /\b(chicken|beef|poultry|meat|fish)\b.*\b(stock|broth|bouillon)\b/i;
+/** Ingredients that are exchanged as others are. */
+const ALIKE: Readonly<Record<string, string>> = {
+  "butter-salted": "margarine-salted",
+  "wine-white": "wine",
+  "wine-red": "wine",
+  sake: "rice-wine",
+  "flour-00": "flour-plain",
+  "flour-dumpling": "flour-bread",
+};
 
 /** What could stand in for a line of the formula; none where no rule is known. */
-export function swapsFor(item: Item, place: Place, index: number): Swap[] {
+export function swapsFor(item: Item, place: Place, index: number, catalogue: Catalogue = OURS): Swap[] {
   const around = componentsAt(item, place);
-  const { name, grams } = around[index];
-  if (STOCK.test(name))
+  const { grams } = around[index];
+  const ingredient = ingredientOf(around[index], catalogue);
+  if (ingredient?.kinds.includes("broth") && ingredient.diets.vegetarian === "no")
     return [swap("vegetable-stock", "vegetable stock", [{ name: "vegetable stock", grams }], "vegetable-stock")];
-  const id = idOf(around[index]) ?? "";
-  const salted = SALTED.test(name) && !/\bunsalted\b/i.test(name) && (id === "butter" || id === "margarine");
-  return (salted ? SALTED_RULES : (RULES[id] ?? [])).map((rule) => rule(grams, around));
+  const id = ingredient?.id ?? "";
+  return (RULES[ALIKE[id] ?? id] ?? []).map((rule) => rule(grams, around));
 }
 
 const tenth = (grams: number): number => Math.round(grams * 10) / 10;

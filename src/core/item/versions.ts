@@ -73,7 +73,8 @@ export const derivedClaims: Upcaster = (item) => {
     const { diet: _, allergens: __, ...rest } = holder;
     return { ...rest, ...(rest.components !== undefined && { components: inEach(rest.components, change) }) };
   };
-  const inPlaces = (holder: Fields, key: string): Fields => (holder[key] === undefined ? {} : { [key]: inEach(holder[key], place) });
+  const inPlaces = (holder: Fields, key: string): Fields =>
+    holder[key] === undefined ? {} : { [key]: inEach(holder[key], place) };
   const { diet: _, allergens, dietNote: __, ...rest } = item;
   const beyond = statedBeyond(allergens, new Set([...inLines, ...all.flatMap((c) => statedBeyond(c.allergens, new Set()))]));
   return {

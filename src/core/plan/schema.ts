@@ -103,7 +103,14 @@ export const PlanSchema = z.object({
       part: z.enum(["dough", "filling", "finish"]),
       ingredients: z
         .array(
-          z.object({ id: z.string(), in: z.string(), name: z.string(), ingredient: z.string().optional(), grams: z.number(), holdBackPct: z.number().optional() }),
+          z.object({
+            id: z.string(),
+            in: z.string(),
+            name: z.string(),
+            ingredient: z.string().optional(),
+            grams: z.number(),
+            holdBackPct: z.number().optional(),
+          }),
         )
         .readonly(),
       totalG: z.number(),

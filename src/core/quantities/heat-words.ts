@@ -15,7 +15,9 @@ const HOB = /^(?!.*\b(?:mix(?:er|ing)?|beat|whisk|knead|speed|gluten|protein|fat
 /** A text that names two heats, one after the other, is no single setting. */
 const changes = (text: string): boolean => {
   const all = WORDS.map(([name]) => name).filter((name) => wordAlone(name).test(text));
-  const apart = all.filter((name) => !all.some((other) => other !== name && other.includes(name) && !alsoAlone(text, name, other)));
+  const apart = all.filter(
+    (name) => !all.some((other) => other !== name && other.includes(name) && !alsoAlone(text, name, other)),
+  );
   return apart.length > 1;
 };
 const alsoAlone = (text: string, name: string, other: string): boolean =>

@@ -57,7 +57,8 @@ function readHeat(
   fanLessC: number,
 ): Result<OvenHeat & { read: string }> {
   const gas = /\bgas(?: mark)?\s*(\d+(?:[.,/]\d+)?|[¼½])/i.exec(text);
-  const number = /(\d+(?:[.,]\d+)?)(?:\s*(?:°|º)?\s*[cf]?\s*(?:-|–|to|or)\s*(\d+(?:[.,]\d+)?))?\s*(?:°|º|degrees?)?\s*([cf])?\b/i.exec(text);
+  const number =
+    /(\d+(?:[.,]\d+)?)(?:\s*(?:°|º)?\s*[cf]?\s*(?:-|–|to|or)\s*(\d+(?:[.,]\d+)?))?\s*(?:°|º|degrees?)?\s*([cf])?\b/i.exec(text);
   const fan = /\bfan\b|\bconvection\b/i.test(text);
   if (gas && !/\d\s*(?:°|º)\s*[cf]/i.test(text)) {
     const mark = gas[1].includes("/")

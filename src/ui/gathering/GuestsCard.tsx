@@ -45,7 +45,9 @@ export function GuestsCard() {
       return setRefused(`Guests in all is ${value ?? "empty"}; expected a whole number from 0 to 500`);
     const spread = spreadTotal(groups, value);
     if ("least" in spread)
-      return setRefused(`${spread.least} of the guests have a diet or an allergy and stay; change their own lines to make them fewer`);
+      return setRefused(
+        `${spread.least} of the guests have a diet or an allergy and stay; change their own lines to make them fewer`,
+      );
     setRefused(undefined);
     change((d) => ({ ...d, guests: (d.guests ?? []).map((group, i) => ({ ...group, count: spread.counts[i] })) }));
   };

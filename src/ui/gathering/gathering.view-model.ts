@@ -136,7 +136,7 @@ export function spreadTotal(groups: readonly GroupSize[], total: number): { coun
   if (open.every((count) => count === 0)) return { counts: counts.map((count, i) => (i === free[0] ? total - least : count)) };
   const shared = apportion({ total: total - least, shares: free.map((i) => ({ id: String(i), weight: open[i], min: 0 })) });
   if (!shared.ok) return { counts };
-  return { counts: counts.map((count, i) => (kept[i] ? count : shared.value.counts[free.indexOf(i)])) };
+  return { counts: counts.map((count, i) => (kept[i] ? count : shared.value.counts[i])) };
 }
 
 /** Place of each item in the cook's list, for its tone. */

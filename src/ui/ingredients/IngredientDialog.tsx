@@ -49,8 +49,7 @@ const FIELD_NAMES: Readonly<Record<string, string>> = Object.fromEntries([
   ["without", "The reason"],
 ]);
 
-const figureOf = (entry: OwnIngredient, key: Figure): number | undefined =>
-  key === "eachG" ? entry.pieces?.each : entry[key];
+const figureOf = (entry: OwnIngredient, key: Figure): number | undefined => (key === "eachG" ? entry.pieces?.each : entry[key]);
 
 /** What the catalogue has of a figure, to stand in the empty field. */
 function ours(known: Ingredient | undefined, key: Figure): number | undefined {
@@ -73,7 +72,8 @@ export function IngredientDialog({ line, onClose }: { line: Named; onClose: () =
   const { catalogue, keep, forget } = useCatalogue();
   const [entry, setEntry] = useState(() => ownEntry(line, catalogue));
   const [refused, setRefused] = useState<string | undefined>(undefined);
-  const known = catalogue.ingredients.get(entry.id) ?? (entry.like !== undefined ? catalogue.ingredients.get(entry.like) : undefined);
+  const known =
+    catalogue.ingredients.get(entry.id) ?? (entry.like !== undefined ? catalogue.ingredients.get(entry.like) : undefined);
   const stored = catalogue.own.some((one) => one.id === entry.id);
   const sure = knownIn(entry.id);
   const without = new Map((entry.without ?? []).map(({ allergen, why }) => [allergen, why]));
@@ -82,9 +82,7 @@ export function IngredientDialog({ line, onClose }: { line: Named; onClose: () =
   const maybe = allergensOf(known?.may ?? []);
   const set = (edit: Partial<OwnIngredient>) => setEntry((now) => ({ ...now, ...edit }));
   const setFigure = (key: Figure, value: number | undefined) =>
-    key === "eachG"
-      ? set({ pieces: value === undefined ? undefined : { ...entry.pieces, each: value } })
-      : set({ [key]: value });
+    key === "eachG" ? set({ pieces: value === undefined ? undefined : { ...entry.pieces, each: value } }) : set({ [key]: value });
   const toggle = (allergen: Allergen) => {
     if (!sure.includes(allergen))
       return set({

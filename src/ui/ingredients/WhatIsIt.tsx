@@ -38,7 +38,15 @@ export function WhatIsIt({ item, place, index, onChange }: Props) {
   const entry = () => ownEntry(component, catalogue);
   return (
     <Box
-      sx={{ gridColumn: "1 / -1", fontSize: "0.82rem", color: COLOUR.caution, display: "flex", gap: 0.75, flexWrap: "wrap", alignItems: "center" }}
+      sx={{
+        gridColumn: "1 / -1",
+        fontSize: "0.82rem",
+        color: COLOUR.caution,
+        display: "flex",
+        gap: 0.75,
+        flexWrap: "wrap",
+        alignItems: "center",
+      }}
     >
       {claims.known ? (
         <>

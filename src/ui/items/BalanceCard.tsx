@@ -55,7 +55,8 @@ export function BalanceCard({ item, totals, onChange }: Props) {
                   {byFilling < byDough ? "Make more filling" : "Make less filling"} ×{(byDough / byFilling).toFixed(2)}
                 </Button>
                 <Button size="small" variant="outlined" onClick={() => onChange(scaleDough(item, byFilling / byDough))}>
-                  {byDough < byFilling ? "Make more dough" : "Make less dough"} ×{(byFilling / byDough).toFixed(3).replace(/0$/, "")}
+                  {byDough < byFilling ? "Make more dough" : "Make less dough"} ×
+                  {(byFilling / byDough).toFixed(3).replace(/0$/, "")}
                 </Button>
                 {balance.stretchOk && balance.fillingToUseAllG !== null && (
                   <Button

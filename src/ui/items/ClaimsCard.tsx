@@ -32,7 +32,11 @@ export function ClaimsCard({ item, choices, onChange }: { item: Item; choices: C
         {DIETS.map((diet) => {
           const claim = claims.diets[diet];
           return (
-            <Box component="li" key={diet} sx={{ display: "flex", gap: 0.75, color: claim.answer === "no" ? COLOUR.soft : COLOUR.ink }}>
+            <Box
+              component="li"
+              key={diet}
+              sx={{ display: "flex", gap: 0.75, color: claim.answer === "no" ? COLOUR.soft : COLOUR.ink }}
+            >
               <Box component="span" aria-hidden sx={{ width: 14, fontWeight: 700, color: TONE[claim.answer] }}>
                 {SIGN[claim.answer]}
               </Box>
@@ -72,7 +76,18 @@ export function ClaimsCard({ item, choices, onChange }: { item: Item; choices: C
           <span>
             {allergen}: {note ?? "added by you"}
           </span>
-          <Button size="small" sx={{ ml: "auto" }} onClick={() => onChange(withAdded(item, added.filter((a) => a.allergen !== allergen)))}>
+          <Button
+            size="small"
+            sx={{ ml: "auto" }}
+            onClick={() =>
+              onChange(
+                withAdded(
+                  item,
+                  added.filter((a) => a.allergen !== allergen),
+                ),
+              )
+            }
+          >
             Take it back
           </Button>
         </Box>
@@ -82,7 +97,18 @@ export function ClaimsCard({ item, choices, onChange }: { item: Item; choices: C
           <span>
             no {allergen}: {why}
           </span>
-          <Button size="small" sx={{ ml: "auto" }} onClick={() => onChange(withTaken(item, taken.filter((a) => a.allergen !== allergen)))}>
+          <Button
+            size="small"
+            sx={{ ml: "auto" }}
+            onClick={() =>
+              onChange(
+                withTaken(
+                  item,
+                  taken.filter((a) => a.allergen !== allergen),
+                ),
+              )
+            }
+          >
             It is in it
           </Button>
         </Box>

@@ -24,7 +24,10 @@ export function FinishCard(table: Table) {
   const last = item.steps.findLast((step) => step.part === "piece" && step.kind !== "serve" && step.path.includes("fresh"));
   const add = () => {
     const step = item.steps.find((one) => one.kind === "glaze") ?? last ?? item.steps[0];
-    const next: Item = { ...item, finish: [...item.finish, { step: step.id, what: `finish ${item.finish.length + 1}`, components: [] }] };
+    const next: Item = {
+      ...item,
+      finish: [...item.finish, { step: step.id, what: `finish ${item.finish.length + 1}`, components: [] }],
+    };
     onChange(addComponent(next, { in: "finish", entry: next.finish.length - 1 }, "egg", 50));
   };
   return (
@@ -69,10 +72,7 @@ export function FinishCard(table: Table) {
             )}
           </Box>
           <FormulaTable {...table} place={{ in: "finish", entry: index }} title={entry.what} />
-          <Button
-            size="small"
-            onClick={() => onChange(addComponent(item, { in: "finish", entry: index }, "milk", 10))}
-          >
+          <Button size="small" onClick={() => onChange(addComponent(item, { in: "finish", entry: index }, "milk", 10))}>
             Add a line to {entry.what}
           </Button>
         </Box>

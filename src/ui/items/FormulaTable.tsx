@@ -194,7 +194,8 @@ function Instead({ item, place, index, onChange }: Pick<Props, "item" | "place" 
   const [at, setAt] = useState<HTMLElement | null>(null);
   const { name } = componentsAt(item, place)[index];
   const { fine: weight } = useDisplay();
-  const swaps = swapsFor(item, place, index);
+  const { catalogue } = useCatalogue();
+  const swaps = swapsFor(item, place, index, catalogue);
   if (swaps.length === 0) return null;
   return (
     <>

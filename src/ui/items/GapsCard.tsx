@@ -20,7 +20,11 @@ export function GapsCard({ item, onChange }: { item: Item; onChange: (item: Item
   const guessed = item.guessed ?? [];
   if (gaps.length === 0 && guessed.length === 0) return null;
   return (
-    <Paper component="section" aria-label="Still open" sx={{ p: 2, display: "grid", gap: 1, borderLeft: `4px solid ${COLOUR.caution}` }}>
+    <Paper
+      component="section"
+      aria-label="Still open"
+      sx={{ p: 2, display: "grid", gap: 1, borderLeft: `4px solid ${COLOUR.caution}` }}
+    >
       <Typography variant="h2">Still open</Typography>
       <Typography variant="body2" color="text.secondary">
         Until this is settled the item is provisional: its weights are without these lines.
@@ -69,7 +73,11 @@ function Gap({ gap, item, onChange }: { gap: GapLine; item: Item; onChange: (ite
   const take = (ingredient?: { id: string; name: string }) =>
     right && onChange(fillGap(item, gap.id, grams, { name: reading.name, ingredient: ingredient?.id, catalogue }));
   return (
-    <Box role="group" aria-label={`Open line ${gap.text}`} sx={{ borderTop: `1px solid ${COLOUR.line}`, pt: 1, display: "grid", gap: 0.75 }}>
+    <Box
+      role="group"
+      aria-label={`Open line ${gap.text}`}
+      sx={{ borderTop: `1px solid ${COLOUR.line}`, pt: 1, display: "grid", gap: 0.75 }}
+    >
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
         <TextField
           value={text}

@@ -141,7 +141,9 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
                 {Math.round(totals.flourG)} g flour · {Math.round(totals.doughG)} g dough · hydration{" "}
                 {Math.round(totals.hydrationPct)} % with the water in milk, egg and butter · fat {Math.round(totals.fatPct)} % of
                 the flour as weighed
-                {totals.pureFatPct > totals.fatPct + 0.5 ? `, ${Math.round(totals.pureFatPct)} % with what is in egg and milk` : ""}
+                {totals.pureFatPct > totals.fatPct + 0.5
+                  ? `, ${Math.round(totals.pureFatPct)} % with what is in egg and milk`
+                  : ""}
                 {totals.saltPct > 0 ? ` · salt ${totals.saltPct.toFixed(1)} %` : ""}
                 {totals.uncounted.length > 0 ? ` · without ${totals.uncounted.join(", ")}, whose water is not known` : ""}
               </Typography>

@@ -69,7 +69,12 @@ export function NewItem({ items, create }: Props) {
   const bakes = like?.steps.some((step) => step.kind === "bake");
   const family = useMemo(() => {
     if (!like) return undefined;
-    const dough = fromLines(readLines(form.dough, system, catalogue), "dough", { components: [], gaps: [] }, catalogue).components;
+    const dough = fromLines(
+      readLines(form.dough, system, catalogue),
+      "dough",
+      { components: [], gaps: [] },
+      catalogue,
+    ).components;
     return familyOf({ ...like, dough: { ...like.dough, parts: [{ id: "dough", name: "Dough", components: dough }] } }, catalogue);
   }, [form.dough, like, system, catalogue]);
   const guess = (what: Guessed, edit: Partial<typeof EMPTY>) =>
@@ -168,14 +173,19 @@ export function NewItem({ items, create }: Props) {
               {family && (
                 <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", fontSize: "0.88rem" }}>
                   {form.temperature.trim() === "" && (
-                    <Button size="small" variant="outlined" onClick={() => guess("oven", { temperature: `${family.ovenC.usual} °C fan` })}>
-                      Not said? {heat(`${family.ovenC.from} °C`)} to {heat(`${family.ovenC.to} °C`)} is usual for{" "}
-                      {family.name}: take {heat(`${family.ovenC.usual} °C`)}, guessed
+                    <Button
+                      size="small"
+                      variant="outlined"
+                      onClick={() => guess("oven", { temperature: `${family.ovenC.usual} °C fan` })}
+                    >
+                      Not said? {heat(`${family.ovenC.from} °C`)} to {heat(`${family.ovenC.to} °C`)} is usual for {family.name}:
+                      take {heat(`${family.ovenC.usual} °C`)}, guessed
                     </Button>
                   )}
                   {Number.isNaN(form.minutes) && (
                     <Button size="small" variant="outlined" onClick={() => guess("minutes", { minutes: family.bakeMin.usual })}>
-                      Not said? {family.bakeMin.from} to {family.bakeMin.to} min is usual: take {family.bakeMin.usual} min, guessed
+                      Not said? {family.bakeMin.from} to {family.bakeMin.to} min is usual: take {family.bakeMin.usual} min,
+                      guessed
                     </Button>
                   )}
                 </Box>
@@ -188,8 +198,7 @@ export function NewItem({ items, create }: Props) {
               title={`${made.value.base.pieces} pieces of ${made.value.piece.doughG} g dough${made.value.piece.fillingG > 0 ? ` and ${made.value.piece.fillingG} g filling` : ""}`}
             >
               {claimsLine(claimsOf(resolveItem(made.value, {}, "base"), catalogue))}. Read the labels: a name does not say all.
-              {isProvisional(made.value) &&
-                ` Kept as provisional: ${provisionalText(made.value)}; it is settled on its desk.`}
+              {isProvisional(made.value) && ` Kept as provisional: ${provisionalText(made.value)}; it is settled on its desk.`}
             </Banner>
           )}
           {asked && issues.length > 0 && (
@@ -227,7 +236,10 @@ function ovenText({ read, fanC, toFanC, staticC, gas, then }: OvenRead, heat: (t
 /** What of an item is open, in a few words. */
 function provisionalText({ gaps = [], guessed = [] }: Item): string {
   const lines = gaps.length > 0 ? [`${gaps.length} ${gaps.length === 1 ? "line is" : "lines are"} not weighed yet`] : [];
-  return [...lines, ...(guessed.length > 0 ? [`${guessed.length} ${guessed.length === 1 ? "figure is" : "figures are"} guessed`] : [])].join(", ");
+  return [
+    ...lines,
+    ...(guessed.length > 0 ? [`${guessed.length} ${guessed.length === 1 ? "figure is" : "figures are"} guessed`] : []),
+  ].join(", ");
 }
 
 const FIELD_NAMES: Readonly<Record<string, string>> = {

@@ -33,12 +33,14 @@ const GLASS_NAME: Readonly<Record<string, string>> = {
 
 /** What a line was understood as: grams and how they were come by, or what is missing. */
 export function understood(reading: Reading): { good: boolean; text: string } {
-  const { grams, minG, maxG, wholeG, via, found, name, assumed, approx, gap, heading, toTaste } = reading;
+  const { grams, minG, maxG, wholeG, via, found, name, assumed, approx, gap, heading, toTaste, wanted } = reading;
   if (heading) return { good: true, text: "a heading" };
   if (grams === null || via === null || minG === null || maxG === null)
     return {
       good: toTaste,
-      text: toTaste ? `${name}: to taste, kept as it is` : `kept as a gap: ${GAP_TEXT[gap ?? "no-amount"]}`,
+      text: toTaste
+        ? `${name}: to taste, kept as it is`
+        : `kept as a gap: ${wanted === undefined ? GAP_TEXT[gap ?? "no-amount"] : `expected ${wanted}`}`,
     };
   const span = minG === maxG ? round(grams) : `${round(minG)} to ${round(maxG)}, middle ${round(grams)}`;
   const as = found?.main.name ?? name;

@@ -1,5 +1,6 @@
 import { demoItem } from "@tests/demo";
-import { readOne } from "@/core/item/recipe";
+import { OURS } from "@/core/ingredients/own";
+import { readLine } from "@/core/ingredients/read-line";
 import { balanceText, handsOnMinutes, itemCards, stepRows } from "./items.view-model";
 import { understood } from "./PasteLines";
 
@@ -8,7 +9,7 @@ const bun = demoItem("bow-seat-bun");
 test("a card says what a piece is, what a batch takes, what is in it", () => {
   expect(itemCards([demoItem("oarlock-turnover")])[0]).toMatchObject({
     piece: "25 g dough and 22 g filling · 28 a batch",
-    contains: "contains gluten",
+    contains: "vegan · contains gluten (wheat)",
   });
 });
 
@@ -38,9 +39,10 @@ test("a balance that is off is said in pieces and grams", () => {
 
 test.each([
   ["250 g plain flour", true, "250 g of plain flour (by weight)"],
-  ["about 2 cups sugar", true, "about 400 g of sugar (as sugar-granulated)"],
+  ["about 2 cups sugar", true, "about 400 g of sugar (as sugar)"],
   ["2 eggs", true, "102 g of eggs (as egg, a usual piece)"],
-  ["salt to taste", true, "salt: to taste, not weighed"],
-  ["2 cups quince", false, "quince has no density here: give its weight, such as “120 g quince”"],
-  ["3-2 eggs", false, 'this line is "3-2 eggs", which does not fit with the rest; expected a range that goes up'],
-])("%s", (text, good, said) => expect(understood(readOne(text, "us"))).toEqual({ good, text: said }));
+  ["salt to taste", true, "salt: to taste, kept as it is"],
+  ["2 cups moon dust", false, "kept as a gap: what it is"],
+  ["4 medium onions", true, "440 g of medium onions (as onion, a usual piece, 600 g before it is trimmed)"],
+  ["3-2 eggs", false, "kept as a gap: expected a range that goes up"],
+])("%s", (text, good, said) => expect(understood(readLine(text, "us", OURS.index))).toEqual({ good, text: said }));

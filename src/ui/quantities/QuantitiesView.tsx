@@ -11,6 +11,7 @@ import type { PantryEntry } from "@/core/batching/shopping-list";
 import { Empty } from "../kit/Empty";
 import { useStoredFlag, useTicks } from "../kit/use-stored";
 import { useDraft, usePlan } from "../plan/PlanProvider";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { ShoppingTab } from "./ShoppingTab";
 import { daySheets, inPlace, type BatchSheet } from "./quantities.view-model";
 import type { NoteLiquid } from "./WentIn";
@@ -26,10 +27,11 @@ interface Props {
 export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
   const { latest, good, stale, work } = usePlan();
   const { draft } = useDraft();
+  const { catalogue } = useCatalogue();
   const plan = stale ? undefined : good?.plan;
   const ofTheDay = useMemo(
-    () => (latest ? daySheets(latest.quantities, plan, latest.request.gathering.guests) : []),
-    [latest, plan],
+    () => (latest ? daySheets(latest.quantities, plan, latest.request.gathering.guests, catalogue) : []),
+    [latest, plan, catalogue],
   );
   const sheets = useSettled(ofTheDay, good?.request, work.kind === "improving");
   const [tab, setTab] = useState<"weigh" | "shop">("weigh");

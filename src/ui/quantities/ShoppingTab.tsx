@@ -71,7 +71,11 @@ export function ShoppingTab({ stored, unreadable, save }: Props) {
     refused?.ingredient === line.ingredient && refused.field === field ? refused.text : undefined;
   const day = (line: ListLine) => (plan && line.firstAt !== undefined ? dayText(plan, line.firstAt) : "");
   const download = () => {
-    const text = shoppingTable(list, { day, price: (price) => (price / coins).toFixed(Math.round(Math.log10(coins))), separator: display.separator });
+    const text = shoppingTable(list, {
+      day,
+      price: (price) => (price / coins).toFixed(Math.round(Math.log10(coins))),
+      separator: display.separator,
+    });
     // A spreadsheet takes a table for UTF-8 only where it begins with the mark.
     const blob = new Blob(["\uFEFF", text], { type: "text/csv;charset=utf-8" });
     const link = document.createElement("a");

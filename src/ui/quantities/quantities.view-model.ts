@@ -67,12 +67,7 @@ function uses(q: Quantities, batch: Batch, item: Item, step: string): boolean {
 }
 
 /** Weigh-out sheets in the order of the day; what was done ahead comes last. */
-export function daySheets(
-  q: Quantities,
-  plan: Plan | undefined,
-  guests: Eaters = [],
-  catalogue: Catalogue = OURS,
-): BatchSheet[] {
+export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters = [], catalogue: Catalogue = OURS): BatchSheet[] {
   const weighings = weighingsOf(q.batches);
   const itemOf = (id: string) => q.demands.find((d) => d.item.id === id)!.item;
   const sheets = weighings.map((batch): BatchSheet => {
@@ -128,11 +123,7 @@ export function inPlace(sheets: readonly BatchSheet[], before: readonly BatchShe
 }
 
 /** What is held back is a measure of its own: most goes in now, the rest by feel. */
-function nowAndByFeel(
-  line: Ingredient,
-  of: readonly { item: string; component: string }[],
-  catalogue: Catalogue,
-): WeighLine[] {
+function nowAndByFeel(line: Ingredient, of: readonly { item: string; component: string }[], catalogue: Catalogue): WeighLine[] {
   if (!line.holdBackPct)
     return [{ key: `${line.in} ${line.id}`, name: line.name, grams: line.grams, units: wholeUnits(line, line.grams, catalogue) }];
   const { firstG, restG } = heldBack(line.grams, line.holdBackPct);

@@ -17,7 +17,10 @@ const UNIT_TEXT: Readonly<Record<string, readonly [one: string, many: string]>> 
 /** "4 of them, usual size", "2 tins". */
 export function countText({ n, unit, eachG }: WholeCount): string {
   const [one, many] = UNIT_TEXT[unit] ?? [unit, unit];
-  return `${n} ${n === 1 ? one : many} of ${eachG < 10 ? Math.round(eachG * 10) / 10 : Math.round(eachG)} g`.replace("of them of", "of");
+  return `${n} ${n === 1 ? one : many} of ${eachG < 10 ? Math.round(eachG * 10) / 10 : Math.round(eachG)} g`.replace(
+    "of them of",
+    "of",
+  );
 }
 
 /** Which packs are bought, what is left of them and what they cost. */

@@ -37,16 +37,16 @@ export default async function GatheringLayout({ params, children }: { params: Pr
   };
   return (
     <CatalogueProvider stored={own} save={keepOwn} remove={forgetOwn}>
-    <PlanProvider
-      key={id}
-      source={source}
-      initial={found.value}
-      stored={planRepository(db).latest(id)}
-      saveGathering={saveGathering}
-      savePlan={savePlan}
-    >
-      <GatheringShell id={id}>{children}</GatheringShell>
-    </PlanProvider>
+      <PlanProvider
+        key={id}
+        source={source}
+        initial={found.value}
+        stored={planRepository(db).latest(id)}
+        saveGathering={saveGathering}
+        savePlan={savePlan}
+      >
+        <GatheringShell id={id}>{children}</GatheringShell>
+      </PlanProvider>
     </CatalogueProvider>
   );
 }

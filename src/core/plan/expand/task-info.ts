@@ -38,8 +38,9 @@ export class StepTable {
 }
 
 /** Where the length of a work comes from. `byHand`: the step is the recipe's alternative without a machine. */
-export function sourceOf({ step }: Work, byHand: boolean, window: RestWindow | undefined): DurationSource {
-  if (step.tookMin !== undefined && (step.rest ? step.rest.target : step.time.fixedMin) === step.tookMin) return "took-here";
+export function sourceOf({ step, item }: Work, byHand: boolean, window: RestWindow | undefined): DurationSource {
+  const planned = step.rest ? step.rest.target : step.time.fixedMin + (step.time.secPerPiece * item.base.pieces) / 60;
+  if (step.tookMin !== undefined && Math.abs(planned - step.tookMin) < 1e-6) return "took-here";
   if (byHand) return "by-hand";
   const { rest } = step;
   const moved =

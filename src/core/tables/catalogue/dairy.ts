@@ -16,7 +16,7 @@ ricotta | fresh-cheese | ricotta, ricotta cheese, urda, anthotyro | 72 11 9 3 .2
 cream-cheese | fresh-cheese | cream cheese, soft cheese, Frischkäse, fromage à tartiner, queso crema, formaggio spalmabile, krem peynir, serek śmietankowy, クリームチーズ, 奶油奶酪 | 54 33 6 4 .8 | - | - |
 mascarpone | fresh-cheese | mascarpone | 50 42 5 4 .1 | 235 | tub 250 |
 paneer | fresh-cheese | paneer, panir, queso fresco, queso blanco, fresh white cheese, पनीर | 53 22 18 2.5 .5 | 130 | block 225 |
-khoya | dairy | khoya, khoa, mawa, खोया | 25 25 20 25 .3 | 200 | |
+khoya | dairy | khoya, khoa, mawa, खोया | 40 22 17 17 .3 | 200 | |
 mozzarella | cheese | mozzarella, mozzarella cheese, mozzarella di bufala, fior di latte, モッツァレラ; burrata; string cheese; oaxaca cheese | 55 20 20 1 .7 | - | ball 125 |
 feta | cheese | feta, feta cheese, brined white cheese, brined cheese, white cheese, Schafskäse, Feta, queso feta, beyaz peynir, bryndza, sirene, ser feta, akkawi | 55 21 14 1 2.5 | - | block 200 |
 halloumi | cheese | halloumi, halloumi cheese, grilling cheese, hellim; nabulsi cheese | 43 25 22 2 2.7 | 120 | block 225 |

@@ -3,7 +3,8 @@ export const SWEET_AND_FAT = `
 sugar-granulated | sugar | sugar, granulated sugar, white sugar, cane sugar, beet sugar, Zucker, sucre, azúcar, zucchero, şeker, toz şeker, cukier, cukru, suiker, gula, gula pasir, 砂糖, 糖, 白糖, चीनी, shakkar | 0 0 0 100 0 | - | cube 4 |
 sugar-caster | sugar | caster sugar, superfine sugar, castor sugar, feiner Zucker | 0 0 0 100 0 | - | |
 sugar-icing | sugar | icing sugar, powdered sugar, confectioners sugar, confectioner's sugar, Puderzucker, Staubzucker, sucre glace, azúcar glas, zucchero a velo, pudra şekeri, cukier puder, gula halus, 粉糖, 糖粉 | 0 0 0 98 0 | - | |
-sugar-brown | sugar | brown sugar, light brown sugar, dark brown sugar, muscovado, brauner Zucker, cassonade, vergeoise, azúcar moreno, esmer şeker, 黒糖, 红糖; demerara sugar, turbinado sugar, zucchero di canna, cukier trzcinowy; palm sugar, gula merah, gula jawa, gula aren; coconut sugar; jaggery, gur, गुड़; piloncillo, panela; rock sugar, 冰糖 | 2 0 .1 96 0 | - | |
+sugar-brown | sugar | brown sugar, light brown sugar, dark brown sugar, muscovado, brauner Zucker, cassonade, vergeoise, azúcar moreno, esmer şeker, 黒糖, 红糖; demerara sugar, turbinado sugar, zucchero di canna, cukier trzcinowy; palm sugar, gula merah, gula jawa, gula aren; coconut sugar; rock sugar, 冰糖 | 2 0 .1 96 0 | - | |
+jaggery | sugar | jaggery, gur, गुड़; piloncillo, panela | 10 .1 .5 86 .1 | 200 | |
 vanilla-sugar | sugar | vanilla sugar, Vanillezucker, sucre vanillé, azúcar avainillado, zucchero vanigliato, vanilya şekeri, cukier waniliowy | 0 0 0 98 0 | 200 | - |
 honey | sweet | honey, clear honey, Honig, miel, miele, bal, miód, madu, はちみつ, 蜂蜜, शहद | 17 0 .3 82 0 | - | jar 340 | honey vegan:no
 golden-syrup | sweet | golden syrup; corn syrup, light corn syrup; glucose syrup, glucose, liquid glucose, Glukosesirup, sirop de glucose; rice syrup; agave syrup, agave; maltose, 水あめ, 麦芽糖 | 20 0 0 79 .1 | - | jar 450 |
