@@ -65,12 +65,12 @@ export default {
     },
     {
       name: "core-is-pure",
-      comment: "Of packages the core takes validation, dates and chance.",
+      comment: "Of packages the core takes validation, dates, chance and nearness of words.",
       severity: "error",
       from: { path: "^src/core/" },
       to: {
         dependencyTypesNot: ["local", "aliased", "aliased-tsconfig"],
-        pathNot: "node_modules/(zod|date-fns|@date-fns/tz|pure-rand)/",
+        pathNot: "node_modules/(zod|date-fns|@date-fns/tz|pure-rand|fuse.js)/",
       },
     },
     {

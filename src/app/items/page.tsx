@@ -1,5 +1,7 @@
+import { catalogueOf } from "@/core/ingredients/own";
 import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
+import { ownIngredientRepository } from "@/db/own-ingredients";
 import { ItemsList } from "@/ui/items/ItemsList";
 import { itemCards } from "@/ui/items/items.view-model";
 import { archiveItem } from "./actions";
@@ -8,8 +10,12 @@ import { archiveItem } from "./actions";
 export default function Page() {
   const repository = itemRepository(database());
   const { readable, unreadable } = repository.list({ archived: true });
+  const catalogue = catalogueOf(ownIngredientRepository(database()).list().readable);
   const inUse = new Set(repository.idsInUse());
   const cards = (used: boolean) =>
-    itemCards(readable.map(({ document }) => document).filter((item) => inUse.has(item.id) === used));
+    itemCards(
+      readable.map(({ document }) => document).filter((item) => inUse.has(item.id) === used),
+      catalogue,
+    );
   return <ItemsList cards={cards(true)} away={cards(false)} unreadable={unreadable} archive={archiveItem} />;
 }

@@ -34,17 +34,31 @@ export function containsText(claims: ItemClaims): string {
   return said || "no listed allergen known in it";
 }
 
+/** Allergens that come the same way, named together: "soy, milk (dry breadcrumbs)". */
+function byCause(all: readonly { readonly allergen: string; readonly cause: string }[]): string[] {
+  const causes = [...new Set(all.map(({ cause }) => cause))];
+  return causes.map((cause) => `${all.flatMap((one) => (one.cause === cause ? [one.allergen] : [])).join(", ")} (${cause})`);
+}
+
+/** What may come with the oil that others were fried in; undefined where nothing does. */
+export const oilText = (claims: ItemClaims): string | undefined =>
+  claims.oil.length === 0
+    ? undefined
+    : byCause(claims.oil.map(({ allergen, from }) => ({ allergen, cause: `shares its oil with ${listed(from)}` }))).join("; ");
+
 /** What it may contain and why; undefined where nothing is to be said. What is unknown altogether is not listed again. */
 export function mayText(claims: ItemClaims): string | undefined {
   const unknown = new Set(claims.unknown);
   const own = claims.may.flatMap(({ allergen, from }) => {
     const known = from.filter((name) => !unknown.has(name));
-    return known.length > 0 ? [`${allergen} (${listed(known)})`] : [];
+    return known.length > 0 ? [{ allergen, cause: listed(known) }] : [];
   });
-  const oil = claims.oil.map(({ allergen, from }) => `${allergen} (shares its oil with ${listed(from)})`);
-  const all = [...own, ...oil];
-  return all.length > 0 ? `may contain ${all.join(", ")}` : undefined;
+  const all = [...byCause(own), oilText(claims)].filter(Boolean);
+  return all.length > 0 ? `may contain ${all.join("; ")}` : undefined;
 }
+
+/** Who may eat it and what is in it, in one line. */
+export const claimsLine = (claims: ItemClaims): string => `${dietWord(claims)} · ${containsText(claims)}`;
 
 /** What the core of a piece has to be cooked for. */
 export const HAZARD_TEXT: Readonly<Record<Hazard, string>> = {

@@ -139,7 +139,7 @@ function withFlour(item: Item, name: string, starchPct: number): Item {
   });
 }
 
-function strength(item: Item): Way | undefined {
+function strength(item: Item, catalogue: Catalogue): Way | undefined {
   const wheat = [...allDough(item)].filter(isA(MAIN_FLOURS)).sort((a, b) => b.grams - a.grams)[0];
   if (!wheat) return undefined;
   const starchG = gramsOf(item, isStarch);
@@ -152,7 +152,7 @@ function strength(item: Item): Way | undefined {
     ] as const
   ).map(([id, flour, starchPct]) => {
     const next = id === now ? item : withFlour(item, flour, starchPct);
-    const protein = doughProtein(next);
+    const protein = doughProtein(next, catalogue);
     const figures: Figures = protein === undefined ? {} : { proteinPct: protein };
     return { id, figures, item: next };
   });
@@ -267,5 +267,5 @@ function amounts(item: Item): Way | undefined {
 }
 
 /** The questions on which cooks differ that this item raises, each with its answers worked out for it. */
-export const waysOf = (item: Item): Way[] =>
-  [leavener, sugar, strength, circles, scraps, measuring, fullness, amounts].flatMap((of) => of(item) ?? []);
+export const waysOf = (item: Item, catalogue: Catalogue = OURS): Way[] =>
+  [leavener, sugar, strength, circles, scraps, measuring, fullness, amounts].flatMap((of) => of(item, catalogue) ?? []);

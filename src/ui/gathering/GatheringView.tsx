@@ -20,6 +20,7 @@ import type { Draft } from "../plan/plan-state";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { useDisplay } from "../kit/use-display";
 import { commonOf, coverage, demandRow, itemOrder, type DemandRow } from "./gathering.view-model";
+import { isProvisional } from "@/core/item/gaps";
 import { GuestsCard } from "./GuestsCard";
 import { issueAt } from "./issues";
 
@@ -219,6 +220,10 @@ function DemandLine({ recipe, choices, row, asked, fromGuests, note, error, onCh
       <Monogram name={item.name} tone={toneOf(order.get(recipe) ?? 0)} />
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ fontWeight: 600 }}>{item.name}</Box>
+        <Box data-testid="claims" sx={{ fontSize: "0.75rem", color: COLOUR.soft }}>
+          {isProvisional(item) && <strong>Provisional · </strong>}
+          {row?.claims.join(" / ")}
+        </Box>
         <Ways item={item} choices={choices ?? {}} onChoose={onChoose} />
       </Box>
       <Box sx={{ textAlign: "right", lineHeight: 1.1 }}>

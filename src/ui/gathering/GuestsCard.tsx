@@ -101,7 +101,7 @@ export function GuestsCard() {
               value={group.age}
               onChange={(e) => set(index, { age: e.target.value as GuestGroup["age"] })}
               slotProps={{ htmlInput: { "aria-label": `Age of group ${index + 1}` } }}
-              sx={{ width: 122 }}
+              sx={{ width: 114 }}
             >
               {AGES.map(({ value, label }) => (
                 <MenuItem key={value} value={value}>
@@ -174,7 +174,7 @@ function Several<T extends string>({
           renderValue: (value) => ((value as T[]).length > 0 ? text(value as T[]) : none),
         },
       }}
-      sx={{ width: 132 }}
+      sx={{ width: 116 }}
     >
       {of.map((one) => (
         <MenuItem key={one} value={one}>

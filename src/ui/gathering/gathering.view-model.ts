@@ -3,6 +3,7 @@ import { alikeGroups } from "@/core/batching/joint";
 import type { Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
 import { suits } from "@/core/item/claims";
+import { claimsLine, oilText } from "@/core/item/claims-text";
 import type { PlanRequest } from "@/core/plan/request";
 import { apportion } from "@/core/quantities/apportion";
 import { carrierText } from "@/core/plan/task-text";
@@ -19,6 +20,8 @@ export interface DemandRow {
   readonly feeds: number | undefined;
   /** Pieces on one full carrier or in one full load; 1 where nothing is filled. */
   readonly perCarrier: number;
+  /** Who may eat it and what is in it, under its options and with the oil it shares; a line for each filling. */
+  readonly claims: readonly string[];
 }
 
 const CHAMBER_WORD: Readonly<Record<string, string>> = { oven: "oven", steamer: "steamer", fryer: "fryer", "lidded-pan": "pan" };
@@ -39,6 +42,13 @@ export function demandRow(q: Quantities, target: string, recipe: string): Demand
     loads: loadsText(q, target, recipe),
     feeds: feedsOf(q, target, recipe, pieces),
     perCarrier: q.headcount.counts.find((c) => c.wave === target && c.recipe === recipe)?.perCarrier ?? 1,
+    claims: [
+      ...new Set(
+        q.demands
+          .filter((d) => d.for === target && d.item.id === recipe)
+          .map(({ claims }) => [claimsLine(claims), oilText(claims)].filter(Boolean).join("; may contain ")),
+      ),
+    ],
   };
 }
 

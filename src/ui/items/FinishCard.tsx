@@ -14,6 +14,13 @@ import { FormulaTable } from "./FormulaTable";
 
 type Table = Omit<ComponentProps<typeof FormulaTable>, "place" | "title" | "pct">;
 
+/** What is added most: a button, what it is for, and its first line with g for the batch. */
+const STARTS = [
+  ["Add an egg wash", "wash", "egg", 50],
+  ["Add a milk wash", "wash", "milk", 30],
+  ["Add an oil", "oil", "oil", 20],
+] as const;
+
 /** What goes on, under or around the pieces: wash, sugar, the oil of a pan or a fryer. It counts for what is in them. */
 export function FinishCard(table: Table) {
   const { item, onChange } = table;
@@ -22,13 +29,10 @@ export function FinishCard(table: Table) {
   const loads = item.steps.filter((step) => step.lot === "load").map((step) => step.id);
   const fried = item.steps.some((step) => step.equipment.some((e) => e.id === "fryer"));
   const last = item.steps.findLast((step) => step.part === "piece" && step.kind !== "serve" && step.path.includes("fresh"));
-  const add = () => {
+  const add = (what: string, name: string, grams: number) => {
     const step = item.steps.find((one) => one.kind === "glaze") ?? last ?? item.steps[0];
-    const next: Item = {
-      ...item,
-      finish: [...item.finish, { step: step.id, what: `finish ${item.finish.length + 1}`, components: [] }],
-    };
-    onChange(addComponent(next, { in: "finish", entry: next.finish.length - 1 }, "egg", 50));
+    const next: Item = { ...item, finish: [...item.finish, { step: step.id, what, components: [] }] };
+    onChange(addComponent(next, { in: "finish", entry: next.finish.length - 1 }, name, grams));
   };
   return (
     <Paper component="section" aria-label="Finish" sx={{ p: 2 }}>
@@ -89,9 +93,11 @@ export function FinishCard(table: Table) {
           sx={{ mb: 1, mr: 1 }}
         />
       )}
-      <Button size="small" onClick={add} sx={{ color: COLOUR.tide }}>
-        Add a finish
-      </Button>
+      {STARTS.map(([label, what, name, grams]) => (
+        <Button key={label} size="small" onClick={() => add(what, name, grams)} sx={{ color: COLOUR.tide }}>
+          {label}
+        </Button>
+      ))}
     </Paper>
   );
 }

@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import SwapHoriz from "@mui/icons-material/SwapHorizOutlined";
+import InfoOutlined from "@mui/icons-material/InfoOutlined";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import {
   changeComponent,
@@ -20,9 +21,10 @@ import { swapText } from "@/core/item/swaps-text";
 import { settleUsed } from "@/core/item/by-feel";
 import { isWeighed } from "@/core/item/recipe";
 import { readLine } from "@/core/ingredients/read-line";
-import type { Item } from "@/core/item/schema";
+import type { Component, Item } from "@/core/item/schema";
 import { householdText } from "@/core/ingredients/household";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
+import { IngredientDialog } from "../ingredients/IngredientDialog";
 import { WhatIsIt } from "../ingredients/WhatIsIt";
 import type { System } from "@/core/quantities/unit-table";
 import { issueText } from "@/core/shared/issue-text";
@@ -53,15 +55,16 @@ const one = (value: number): number => Math.round(value * 10) / 10;
 export function FormulaTable({ item, place, title, pct, system, onChange, refused, onRefused }: Props) {
   const components = componentsAt(item, place);
   const { catalogue } = useCatalogue();
+  const [about, setAbout] = useState<Component | undefined>(undefined);
   const take = (key: string, result: Result<Item>, name: string) => {
     if (result.ok) onChange(result.value);
     onRefused(result.ok ? undefined : { key, text: issueText(result.issues[0], name) });
   };
   const columns = pct
-    ? "minmax(120px, 1.5fr) 96px 84px minmax(110px, 1fr) 68px"
-    : "minmax(120px, 1.5fr) 96px minmax(110px, 1fr) 68px";
+    ? "minmax(120px, 1.5fr) 96px 84px minmax(110px, 1fr) 96px"
+    : "minmax(120px, 1.5fr) 96px minmax(110px, 1fr) 140px";
   // On a phone the name has a line of its own.
-  const grid = { xs: pct ? "80px 66px minmax(0, 1fr) 64px" : "80px minmax(0, 1fr) 64px", sm: columns };
+  const grid = { xs: pct ? "80px 66px minmax(0, 1fr) 92px" : "80px minmax(0, 1fr) 132px", sm: columns };
   const keyOf = (i: number, column: string) => `${title}-${i}-${column}`;
   const errorOf = (i: number, column: string) => (refused?.key === keyOf(i, column) ? refused.text : undefined);
   return (
@@ -161,6 +164,9 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
                 {component.cook ? "pan" : "after"}
               </Button>
             )}
+            <IconButton aria-label={`What is known of ${component.name}`} size="small" onClick={() => setAbout(component)}>
+              <InfoOutlined fontSize="small" />
+            </IconButton>
             <Instead item={item} place={place} index={i} onChange={onChange} />
             <IconButton
               aria-label={`Remove ${component.name}`}
@@ -185,6 +191,7 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
           )}
         </Box>
       ))}
+      {about && <IngredientDialog line={about} onClose={() => setAbout(undefined)} />}
     </Box>
   );
 }

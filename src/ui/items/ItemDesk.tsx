@@ -30,7 +30,7 @@ import { ChecksCard } from "./ChecksCard";
 import { ClaimsCard } from "./ClaimsCard";
 import { FinishCard } from "./FinishCard";
 import { GapsCard } from "./GapsCard";
-import { claimsLine } from "./items.view-model";
+import { claimsLine } from "@/core/item/claims-text";
 import { FormulaTable } from "./FormulaTable";
 import { PasteLines } from "./PasteLines";
 import { PieceDrawing } from "./PieceDrawing";

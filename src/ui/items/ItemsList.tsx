@@ -56,7 +56,10 @@ export function ItemsList({ cards, away, unreadable, archive }: Props) {
               </Typography>
               <Box sx={{ fontSize: "0.85rem" }}>{card.piece}</Box>
               <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>{card.hands}</Box>
-              <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>{card.contains}</Box>
+              <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>
+                {card.provisional && <strong>Provisional · </strong>}
+                {card.contains}
+              </Box>
             </Paper>
           ))}
         </Box>

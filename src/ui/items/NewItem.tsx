@@ -24,7 +24,7 @@ import { claimsOf } from "@/core/item/claims";
 import { isProvisional } from "@/core/item/gaps";
 import { resolveItem } from "@/core/item/resolve";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
-import { claimsLine } from "./items.view-model";
+import { claimsLine } from "@/core/item/claims-text";
 import { PasteLines } from "./PasteLines";
 
 const EMPTY: Omit<RecipeForm, "system"> = { name: "", pieces: NaN, dough: "", filling: "", temperature: "", minutes: NaN };

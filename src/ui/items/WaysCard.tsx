@@ -11,10 +11,12 @@ import { answerText, questionText } from "@/core/item/ways-text";
 import { richnessOf, RICHNESS, setRichness, waysOf, type Way } from "@/core/item/ways";
 import type { Item } from "@/core/item/schema";
 import { useDisplay } from "../kit/use-display";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { COLOUR } from "../theme/tokens";
 
 /** Where cooks differ, worked out for this item: each answer says what it does before it is taken. */
 export function WaysCard({ item, onChange }: { item: Item; onChange: (item: Item) => void }) {
+  const { catalogue } = useCatalogue();
   const ratio = richnessOf(item);
   return (
     <Paper component="section" aria-label="Where cooks differ" sx={{ p: 2 }}>
@@ -43,7 +45,7 @@ export function WaysCard({ item, onChange }: { item: Item; onChange: (item: Item
           <Typography variant="caption">{fatRatioText(ratio, 1)}</Typography>
         </Box>
       )}
-      {waysOf(item).map((way) => (
+      {waysOf(item, catalogue).map((way) => (
         <Question key={way.id} way={way} onChange={onChange} />
       ))}
     </Paper>

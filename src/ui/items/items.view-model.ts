@@ -1,6 +1,6 @@
 import { OURS, type Catalogue } from "@/core/ingredients/own";
-import { claimsOf, type ItemClaims } from "@/core/item/claims";
-import { containsText, dietWord } from "@/core/item/claims-text";
+import { claimsOf } from "@/core/item/claims";
+import { claimsLine } from "@/core/item/claims-text";
 import { deskTotals } from "@/core/item/desk";
 import { isProvisional } from "@/core/item/gaps";
 import type { Choices, Item } from "@/core/item/schema";
@@ -23,9 +23,6 @@ export interface ItemCardModel {
   /** Something of it is still guessed or not understood. */
   readonly provisional: boolean;
 }
-
-/** Who may eat it and what is in it, in one line. */
-export const claimsLine = (claims: ItemClaims): string => `${dietWord(claims)} · ${containsText(claims)}`;
 
 /** What the list says of each item: what a piece is, what a batch takes, what is in it. */
 export const itemCards = (items: readonly Item[], catalogue: Catalogue = OURS): ItemCardModel[] =>

@@ -12,6 +12,7 @@ import { Empty } from "../kit/Empty";
 import { useStoredFlag, useTicks } from "../kit/use-stored";
 import { useDraft, usePlan } from "../plan/PlanProvider";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
+import { LabelsTab } from "./LabelsTab";
 import { ShoppingTab } from "./ShoppingTab";
 import { daySheets, inPlace, type BatchSheet } from "./quantities.view-model";
 import type { NoteLiquid } from "./WentIn";
@@ -34,7 +35,7 @@ export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
     [latest, plan, catalogue],
   );
   const sheets = useSettled(ofTheDay, good?.request, work.kind === "improving");
-  const [tab, setTab] = useState<"weigh" | "shop">("weigh");
+  const [tab, setTab] = useState<"weigh" | "shop" | "labels">("weigh");
   const [big, setBig] = useStoredFlag("unisynth-big-type");
   const ticks = useTicks(`unisynth-ticks-${draft.id}`);
   if (!latest || sheets.length === 0)
@@ -61,6 +62,13 @@ export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
           >
             Shopping list
           </Button>
+          <Button
+            variant={tab === "labels" ? "contained" : "outlined"}
+            aria-pressed={tab === "labels"}
+            onClick={() => setTab("labels")}
+          >
+            Labels
+          </Button>
         </ButtonGroup>
         {tab === "weigh" && (
           <FormControlLabel control={<Switch checked={big} onChange={(_, on) => setBig(on)} />} label="Big type" />
@@ -72,6 +80,8 @@ export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
       </Box>
       {tab === "weigh" ? (
         <WeighTab sheets={sheets} big={big} ticks={ticks} noteLiquid={noteLiquid} />
+      ) : tab === "labels" ? (
+        <LabelsTab />
       ) : (
         <ShoppingTab stored={pantry.readable} unreadable={pantry.unreadable} save={savePantry} />
       )}

@@ -33,7 +33,9 @@ ice-cream | dairy sweet-thing | ice cream, gelato | 60 11 3.5 21 .2 | 140 | | ?e
 custard | dairy | custard, pastry cream, crème pâtissière, crème anglaise, vanilla custard, Vanillepudding, Vanillesauce, crema pastelera, crema pasticcera, kastert, カスタード, 卡仕达 | 73 5 4 15 .1 | 260 | | ?egg ?wheat basis:label
 bechamel | dairy | béchamel, bechamel, white sauce, cheese sauce, Béchamelsauce, besciamella | 75 9 4 4 .6 | 255 | | +wheat
 whipped-topping | fat | non-dairy creamer, whipped topping, dessert topping | 60 20 1 15 .1 | 75 | | ?milk ?soy vegan:? basis:label
-egg | egg | egg, eggs, whole egg, beaten egg, large egg, hen's egg, Ei, Eier, œuf, œufs, oeuf, oeufs, huevo, huevos, uovo, uova, yumurta, jajko, jajka, jajek, eieren, telur, telor, 卵, たまご, 鸡蛋, 蛋, अंडा, anda; duck egg; quail egg | 76 10 12.5 .4 .35 | - | - |
+egg | egg | egg, eggs, whole egg, beaten egg, large egg, hen's egg, Ei, Eier, œuf, œufs, oeuf, oeufs, huevo, huevos, uovo, uova, yumurta, jajko, jajka, jajek, eieren, telur, telor, 卵, たまご, 鸡蛋, 蛋, अंडा, anda | 76 10 12.5 .4 .35 | - | - | 
+duck-egg | egg | duck egg | 76 10 12.5 .4 .35 | - | each 60 70 80 | 
+quail-egg | egg | quail egg | 76 10 12.5 .4 .35 | - | each 8 10 12 | 
 egg-white | egg | egg white, egg whites, Eiweiß, Eiklar, blanc d'œuf, blancs d'œufs, clara, claras de huevo, clara de huevo, albume, albumi, yumurta akı, białko, białka, putih telur, 卵白, 蛋白, 蛋清 | 88 .2 11 .7 .4 | 243 | each 26 34 40 |
 egg-yolk | egg | egg yolk, egg yolks, yolk, Eigelb, Eidotter, jaune d'œuf, jaunes d'œufs, yema, yemas de huevo, yema de huevo, tuorlo, tuorli, yumurta sarısı, żółtko, żółtka, kuning telur, 卵黄, 蛋黄 | 51 27 16 .5 .1 | 243 | each 14 17 20 |
 egg-cooked | egg | hard-boiled egg, boiled egg, cooked egg, hartgekochtes Ei, œuf dur, huevo duro, uovo sodo, haşlanmış yumurta, telur rebus, ゆで卵; salted egg, salted egg yolk, telur asin, 咸蛋黄; century egg | 75 10.5 12.5 .6 .35 | 140 | each 44 51 59 | hazard:leftovers

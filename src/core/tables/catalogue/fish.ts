@@ -28,7 +28,9 @@ mussels | mollusc | mussels, mussel, mussel meat, Muscheln, Miesmuscheln, moules
 clams | mollusc | clams, clam, clam meat, Venusmuscheln, palourdes, almejas, vongole, あさり, 蛤蜊; cockles, berberechos, kerang; razor clams | 82 1 13 0 1 | 150 | each 3 5 8, tin 110 | loss:25
 oyster | mollusc | oyster, oysters, smoked oysters, dried oyster, Austern, huîtres, ostras, ostriche, istiridye, ostrygi, tiram, 牡蠣, 生蚝 | 85 2 9 0 .5 | 245 | each 10 15 25 | loss:25
 scallops | mollusc | scallops, scallop, Jakobsmuscheln, coquilles saint-jacques, noix de saint-jacques, vieiras, capesante, tarak, ホタテ, 扇贝; dried scallop, conpoy, 干贝 | 79 .8 17 0 .4 | 150 | each 15 25 40 | loss:20
-squid | mollusc | squid, calamari, squid rings, Tintenfisch, Kalmar, calamars, encornet, calamares, kalamar, kalmary, cumi, cumi-cumi, sotong, イカ, 鱿鱼; squid ink, cuttlefish ink; cuttlefish, seiche, sepia, seppia; octopus, baby octopus, poulpe, pulpo, polpo, moscardini, ahtapot, ośmiornica, gurita, たこ, 章鱼 | 79 1.4 16 0 .5 | 150 | each 60 120 250 | loss:30
+squid | mollusc | squid, calamari, squid rings, Tintenfisch, Kalmar, calamars, encornet, calamares, kalamar, kalmary, cumi, cumi-cumi, sotong, イカ, 鱿鱼; cuttlefish, seiche, sepia, seppia | 79 1.4 16 0 .5 | 150 | each 60 120 250 | loss:30
+octopus | mollusc | octopus, baby octopus, poulpe, pulpo, polpo, moscardini, ahtapot, ośmiornica, gurita, たこ, 章鱼 | 79 1.4 16 0 .5 | 150 | each 300 800 1500 | loss:30
+squid-ink | mollusc | squid ink, cuttlefish ink | 79 1.4 16 0 .5 | 150 | sachet 4 | loss:30
 snails | mollusc | snails, snail, escargots, escargot, Schnecken, caracoles, lumache, ślimaki, bekicot, 田螺; whelks, sea snails, keong; abalone, 鲍鱼; conch | 79 1.4 16 0 .2 | 140 | each 4 6 8 | loss:20
 seafood-mix | crustacean mollusc | seafood, seafood mix, mixed seafood, frutti di mare, shellfish, Meeresfrüchte, fruits de mer, marisco, mariscos, deniz ürünleri, owoce morza, 海鲜, シーフード | 80 1.2 16 0 .6 | 150 | | +fish loss:25
 seaweed | vegetable | seaweed, Algen, algues, rumput laut; nori, sushi nori, 海苔, 紫菜; kombu, kelp, 昆布; wakame, わかめ; dulse | 10 2 30 1 3 | 20 | sheet 2.5 | ?crustaceans ?fish ?molluscs

@@ -21,7 +21,11 @@ turkey-minced | poultry minced | minced turkey, ground turkey, turkey mince, Put
 turkey-cooked | poultry cooked-meat | cooked turkey, roast turkey, leftover turkey | 63 5 29 0 .3 | 140 | |
 duck | poultry | duck, duck breast, duck leg, duck confit, Ente, Entenbrust, canard, magret de canard, confit de canard, pato, anatra, ördek, kaczka, bebek, 鸭肉, 鴨肉 | 64 17 18 0 .2 | 140 | each 250 350 450 | loss:35
 goose | poultry | goose, goose meat, goose breast, Gans, Gänsefleisch, oie, oca, kaz, gęś, 鹅肉 | 60 20 18 0 .2 | 140 | | loss:35
-quail | poultry | quail, Wachtel, caille, codorniz, quaglia, bıldırcın; pigeon, squab; guinea fowl; partridge; pheasant, Fasan | 70 10 20 0 .2 | - | each 120 160 200 | loss:25
+quail | poultry | quail, Wachtel, caille, codorniz, quaglia, bıldırcın | 70 10 20 0 .2 | - | each 120 160 200 | loss:25
+pigeon | poultry | pigeon, squab | 70 10 20 0 .2 | - | each 250 350 450 | loss:25
+guinea-fowl | poultry | guinea fowl | 70 10 20 0 .2 | - | each 900 1200 1500 | loss:25
+partridge | poultry | partridge | 70 10 20 0 .2 | - | each 300 400 500 | loss:25
+pheasant | poultry | pheasant, Fasan | 70 10 20 0 .2 | - | each 700 1000 1300 | loss:25
 poultry | poultry | poultry, poultry meat, fowl, hen, Geflügel, volaille, ave, pollame, kümes hayvanı, drób | 70 9 20 0 .2 | 140 | | loss:25
 ostrich | game | ostrich, Strauß, autruche; emu | 75 1.5 22 0 .2 | 225 | | loss:25 kosher:no
 rabbit | game | rabbit, Kaninchen, lapin, conejo, coniglio, tavşan, królik, kelinci, ウサギ, 兔肉; hare, Hase, lièvre | 72 5 21 0 .15 | 225 | | loss:25 kosher:no
