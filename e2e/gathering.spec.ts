@@ -29,6 +29,7 @@ test("from the demo to a new timetable for four more guests, and an honest no fo
   const weightBefore = await weights(page, "oarlock-turnover").textContent();
 
   await page.getByLabel("Guests in all").fill("40");
+  await page.getByLabel("Guests in all").press("Enter");
   await expect(pieces(page, "oarlock-turnover")).not.toHaveText("42");
   await expect(weights(page, "oarlock-turnover")).not.toHaveText(weightBefore!);
   await settle(page);
@@ -54,6 +55,7 @@ test("from the demo to a new timetable for four more guests, and an honest no fo
   await expect(page.getByLabel("Guests in all")).toHaveValue("40");
 
   await page.getByLabel("Guests in all").fill("60");
+  await page.getByLabel("Guests in all").press("Enter");
   const no = page.getByRole("alert").filter({ hasText: "This does not fit" });
   await expect(no).toContainText("Mooring buns");
   await expect(no).toContainText(/steamer loads/);
@@ -151,6 +153,7 @@ test("a step says why it is not at another time, and one change at a time is tri
 test("a plan that is kept can be searched on, unless it is known to be the best", async ({ page }) => {
   await page.goto("/g/launch-night");
   await page.getByLabel("Guests in all").fill("36");
+  await page.getByLabel("Guests in all").press("Enter");
   await expect(pieces(page, "oarlock-turnover")).toHaveText("42");
   await settle(page);
   await page.reload();

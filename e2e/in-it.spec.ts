@@ -72,7 +72,7 @@ test("what nobody knows is asked once and kept for good", async ({ page }) => {
   await page.getByRole("button", { name: "Keep this item" }).click();
   await expect(page).toHaveURL(/\/items\/glimmer-rounds/);
   await expect(claims(page)).toContainText("not known to be vegetarian: glimmer paste");
-  await page.getByRole("button", { name: "Something else" }).click();
+  await page.getByRole("button", { name: "Something else", exact: true }).click();
   const dialog = page.getByRole("dialog");
   await dialog.getByRole("combobox", { name: "vegan" }).click();
   await page.getByRole("option", { name: "yes, I know" }).click();

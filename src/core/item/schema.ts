@@ -61,6 +61,8 @@ const FillingNumbers = {
   components: z.array(ComponentSchema),
   cookingLossPct: pct,
   handlingLossPct: z.number().min(0).max(99),
+  /** g in 1 ml of it, as the cook found it. */
+  gPerMl: z.number().min(0.2).max(2).optional(),
   mustBeCold: z.boolean().optional(),
   useAtMaxC: celsius.optional(),
   note: text.optional(),
@@ -153,6 +155,10 @@ export const ItemSchema = z.object({
       oil: z.string().min(1).max(120).optional(),
     })
     .optional(),
+  /** What children's pieces have otherwise: a part of the heat, and their own weight of filling. */
+  child: z.object({ heat: z.number().min(0).max(1), fillingG: gramsOrNone.optional(), mark: z.string().max(120).optional() }).optional(),
+  /** What becomes of the dough or filling that is over. */
+  rest: z.enum(["freeze", "topping", "another-time"]).optional(),
   storage: z
     .object({
       fridge: z.object({ rawHours: z.number(), cookedHours: z.number() }).optional(),

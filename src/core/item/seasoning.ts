@@ -26,6 +26,46 @@ export function thicken(
   return { starchG, flourG: 2 * starchG, slurryWaterG: 2 * starchG, thirdsG: starchG / 3 };
 }
 
+/** A way to bind a liquid: what goes in, g, as lines of a formula. */
+export interface Binder {
+  readonly id: "slurry" | "roux" | "paste" | "egg" | "gelatin";
+  readonly lines: readonly { readonly name: string; readonly grams: number }[];
+}
+
+/** Egg that sets a liquid, and gelatin that does in the cold, % of it. Kitchen figures. */
+const EGG_PCT = 10;
+const GELATIN_PCT = 2;
+
+/** Ways to bind a liquid at a rate of starch, % of it: stirred in cold, as a roux, as a paste of fat and flour, by egg, by the cold. */
+export function binders(liquidG: number, ratePct: number): Binder[] {
+  const { starchG, flourG, slurryWaterG } = thicken(liquidG, ratePct);
+  return [
+    {
+      id: "slurry",
+      lines: [
+        { name: "corn starch", grams: starchG },
+        { name: "water, cold", grams: slurryWaterG },
+      ],
+    },
+    {
+      id: "roux",
+      lines: [
+        { name: "butter", grams: flourG },
+        { name: "plain flour", grams: flourG },
+      ],
+    },
+    {
+      id: "paste",
+      lines: [
+        { name: "butter, soft", grams: flourG },
+        { name: "plain flour", grams: flourG },
+      ],
+    },
+    { id: "egg", lines: [{ name: "egg, beaten", grams: (liquidG * EGG_PCT) / 100 }] },
+    { id: "gelatin", lines: [{ name: "gelatin", grams: (liquidG * GELATIN_PCT) / 100 }] },
+  ];
+}
+
 /** A learner closes about two thirds of what a practised hand does. */
 const LEARNER_SHARE = 2 / 3;
 

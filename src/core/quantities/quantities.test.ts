@@ -306,7 +306,7 @@ describe("said as a cook does", () => {
   });
   test("N7: 75 g of egg are two, with a use for the rest; yeast by the sachet or fresh", () => {
     expect(wholeUnits({ name: "whole egg" }, 75)).toBe("2 eggs (M), beaten, 27 g over: keep it for a wash");
-    expect(wholeUnits({ name: "instant dry yeast" }, 7)).toBe("1 sachet of 7 g, or 21 g fresh");
+    expect(wholeUnits({ name: "instant dry yeast" }, 7)).toBe("1 sachet of 7 g, or 8.5 g active dry, or 21 g fresh");
     expect(wholeUnits({ name: "butter" }, 75)).toBeUndefined();
   });
   test("24 pieces are a log and its cuts, or halves, halves, halves and thirds", () => {
