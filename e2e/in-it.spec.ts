@@ -3,7 +3,9 @@ import { expect, test, type Page } from "@playwright/test";
 const saved = (page: Page) => expect(page.getByText("Saved", { exact: true })).toBeVisible();
 const claims = (page: Page) => page.getByTestId("claims");
 
-test("a pork bun in cups with odd lines is kept with a gap, mended later, and follows each edit and each undo", async ({ page }) => {
+test("a pork bun in cups with odd lines is kept with a gap, mended later, and follows each edit and each undo", async ({
+  page,
+}) => {
   await page.goto("/items/new");
   await page.getByRole("textbox", { name: "Name", exact: true }).fill("Quay buns");
   await page.getByLabel("Pieces it makes").fill("12");

@@ -160,11 +160,13 @@ test("a row that cannot be read is shown as such and breaks nothing else", async
 
 test("a search that is cut off says so on the plan it left, and goes on when the page opens again", async ({ page }) => {
   await page.goto("/g/launch-night");
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 30_000 });
+  // A first plan is kept a second after it is drawn.
+  const kept = page.waitForResponse((answer) => answer.request().postData()?.includes("unisynth-plan/1") === true);
   await page.getByLabel("Guests in all").fill("34");
   await page.getByLabel("Guests in all").press("Enter");
   await expect(page.getByTestId("plan-state")).toHaveText(/making it fresher/, { timeout: 30_000 });
-  // A first plan is kept a second after it is drawn.
-  await page.waitForTimeout(2500);
+  await kept;
   await page.goto("/");
   await page.goto("/g/launch-night");
   await expect(page.getByText(/was cut off when the page was left; it goes on/)).toBeVisible();

@@ -4,7 +4,7 @@ import { itemRepository } from "@/db/items";
 import { ownIngredientRepository } from "@/db/own-ingredients";
 import { ItemsList } from "@/ui/items/ItemsList";
 import { itemCards } from "@/ui/items/items.view-model";
-import { archiveItem } from "./actions";
+import { archiveItem, createItem } from "./actions";
 
 /** All items, those put away last. */
 export default function Page() {
@@ -17,5 +17,14 @@ export default function Page() {
       readable.map(({ document }) => document).filter((item) => inUse.has(item.id) === used),
       catalogue,
     );
-  return <ItemsList cards={cards(true)} away={cards(false)} unreadable={unreadable} archive={archiveItem} />;
+  return (
+    <ItemsList
+      cards={cards(true)}
+      away={cards(false)}
+      unreadable={unreadable}
+      archive={archiveItem}
+      taken={[...readable.map(({ document }) => document.id), ...unreadable.map((row) => row.id)]}
+      create={createItem}
+    />
+  );
 }

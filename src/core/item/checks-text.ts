@@ -56,6 +56,10 @@ export function checkText(check: Check, { weight, degrees }: CheckShown): string
       return `${check.pieces} pieces of ${weight(check.pieceG)} need more dough than there is: ${weight(check.possibleG)} each is possible.`;
     case "oven":
       return `The oven is at ${degrees(check.settingC)} in “${check.step}”; ${degrees(120)} to ${degrees(260)} is usual.`;
+    case "bare-degrees":
+      return `“${check.name}” is at ${check.value}: is that °C or °F? Write it behind the number.${check.yeasted && check.value > 43 ? " In °C it would harm the yeast." : ""}`;
+    case "kills-yeast":
+      return `“${check.name}” is at ${degrees(check.celsius)}; above ${degrees(check.mostC)} yeast is harmed.`;
     case "no-flour":
       return "The dough has no flour: percentages need one.";
     case "no-filling-weight":

@@ -62,6 +62,21 @@ export type Check =
       readonly grams: number;
       readonly totalG: number;
     }
+  /** A liquid's temperature without a scale: it could be either. */
+  | {
+      readonly kind: "doubt";
+      readonly code: "bare-degrees";
+      readonly name: string;
+      readonly value: number;
+      readonly yeasted: boolean;
+    }
+  | {
+      readonly kind: "doubt";
+      readonly code: "kills-yeast";
+      readonly name: string;
+      readonly celsius: number;
+      readonly mostC: number;
+    }
   | { readonly kind: "gap"; readonly code: "no-flour" | "no-filling-weight" | "no-filling" }
   | { readonly kind: "gap"; readonly code: "no-oven-setting"; readonly step: string; readonly family?: Family };
 
@@ -103,6 +118,7 @@ export function itemChecks(item: Item, catalogue: Catalogue = OURS): Check[] {
     if (pct > most) checks.push({ kind: "doubt", code: "much-of", ingredient, pct, most });
   }
   if (family) checks.push(...unusual(item, family, catalogue));
+  checks.push(...liquidDoubts(item, family?.yeast !== undefined, catalogue));
   checks.push(...thicknessDoubt(item, family));
   checks.push(...weightDoubts(item, totals.usableDoughG, totals.usableFillingG));
   if (item.filling.components.length > 0 && item.piece.fillingG === 0) checks.push({ kind: "gap", code: "no-filling-weight" });
@@ -115,6 +131,28 @@ export function itemChecks(item: Item, catalogue: Catalogue = OURS): Check[] {
       checks.push({ kind: "doubt", code: "oven", step: step.id, settingC: oven.settingC, family });
   }
   return checks;
+}
+
+/** Warmer than this no liquid meets yeast, °C. */
+const YEAST_MOST_C = 43;
+const LIQUIDS: ReadonlySet<string> = new Set(["water", "milk", "buttermilk", "oat-drink", "soy-drink"]);
+
+/** Temperatures that stand with a liquid: without a scale they are asked, and with one they may kill the yeast. */
+function liquidDoubts(item: Item, yeasted: boolean, catalogue: Catalogue): Check[] {
+  return item.dough.parts
+    .flatMap((part) => part.components)
+    .filter((c) => LIQUIDS.has(idOf(c, catalogue) ?? ""))
+    .flatMap((c): Check[] => {
+      const found = /(\d{2,3})\s*(?:°|º)?\s*([cf])?\b/i.exec(c.name);
+      if (!found) return [];
+      const value = Number(found[1]);
+      const name = c.name.split(/[,(\d]/)[0].trim();
+      if (!found[2]) return [{ kind: "doubt", code: "bare-degrees", name, value, yeasted }];
+      const celsius = found[2].toUpperCase() === "F" ? ((value - 32) * 5) / 9 : value;
+      return yeasted && celsius > YEAST_MOST_C
+        ? [{ kind: "doubt", code: "kills-yeast", name, celsius, mostC: YEAST_MOST_C }]
+        : [];
+    });
 }
 
 /** Shares of the dough outside what its family ever has. */

@@ -44,7 +44,10 @@ describe("claims follow every edit", () => {
     expect(claims(pie, { "a-wash": "milk" }).contains.map((c) => c.allergen)).not.toContain("egg");
     const emptied = copyOf(bun, [], true);
     expect(contains(emptied)).toEqual(["gluten"]);
-    const filled = { ...emptied, filling: { ...emptied.filling, ...fromLines(readLines("200 g rabbit", "us"), "filling", { components: [], gaps: [] }) } };
+    const filled = {
+      ...emptied,
+      filling: { ...emptied.filling, ...fromLines(readLines("200 g rabbit", "us"), "filling", { components: [], gaps: [] }) },
+    };
     expect(dietWord(claims(filled as Item))).toBe("with meat or fish");
   });
   test("milk with meat is not kosher, wherever each of them is", () => {

@@ -1,6 +1,6 @@
 import { fillingFor, usableDoughG } from "./yields";
 import type { Component, Item } from "./schema";
-import { isFlour } from "../ingredients/lookup";
+import { ingredientOf, isFlour } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
 import { readLine, type Reading } from "../ingredients/read-line";
 import { readOvenTemperature, type OvenRead } from "../quantities/oven-text";
@@ -51,12 +51,13 @@ export function componentFrom(
 ): Component {
   const name = reading.name.slice(0, MOST_NAME);
   const flour = place === "dough" && isFlour({ name }, catalogue);
+  const loss = ingredientOf({ name }, catalogue)?.cookLossPct;
   return {
     id: freshId(name, taken),
     name,
     grams: Math.round(reading.grams * 10) / 10,
     ...(flour && { flour }),
-    ...(place === "filling" && { cook: true }),
+    ...(place === "filling" && { cook: true, ...(loss !== undefined && { lossPct: loss }) }),
     ...(reading.amount !== null && { measure: reading.amount.slice(0, 60) }),
     text: reading.text.trim().slice(0, MOST_TEXT),
   };

@@ -156,7 +156,9 @@ export const ItemSchema = z.object({
     })
     .optional(),
   /** What children's pieces have otherwise: a part of the heat, and their own weight of filling. */
-  child: z.object({ heat: z.number().min(0).max(1), fillingG: gramsOrNone.optional(), mark: z.string().max(120).optional() }).optional(),
+  child: z
+    .object({ heat: z.number().min(0).max(1), fillingG: gramsOrNone.optional(), mark: z.string().max(120).optional() })
+    .optional(),
   /** What becomes of the dough or filling that is over. */
   rest: z.enum(["freeze", "topping", "another-time"]).optional(),
   storage: z

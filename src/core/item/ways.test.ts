@@ -11,7 +11,7 @@ import { weightText } from "../quantities/display";
 import { applySwap, swapsFor } from "./swaps";
 import { swapText } from "./swaps-text";
 import { answerText, questionText } from "./ways-text";
-import { richnessOf, RICHNESS, setRichness, waysOf } from "./ways";
+import { closesIn, richnessOf, RICHNESS, setRichness, waysOf } from "./ways";
 
 const DOUGH: Place = { in: "dough", part: 0 };
 const FILLING: Place = { in: "filling" };
@@ -131,7 +131,9 @@ describe("questions on which cooks differ", () => {
   test("C18, C19, C42: by eye, how full, by feel", () => {
     const bun = demoItem("mooring-bun");
     expect(way(bun, "measuring")!.options.find((o) => o.id === "eye")!.item.piece.portionBy).toBe("eye");
-    expect(way(bun, "fullness")!.options.map((o) => o.item.piece.fillingG)).toEqual([23.9, 36, 45]);
+    expect(way(bun, "fullness")!.options.map((o) => o.item.piece.fillingG)).toEqual([19.5, 29.3, 36]);
+    // A skin of 30 g whose shape closes over 0.8 of it takes 24 g, a learner's 16 g.
+    expect(closesIn("round").map(([, ratio]) => Math.round(30 * ratio))).toEqual([16, 24, 30]);
     const exact = way(bun, "amounts")!.options.find((o) => o.id === "exact")!.item;
     expect(exact.dough.holdBack).toBeUndefined();
     expect(way(exact, "amounts")!.options.find((o) => o.id === "feel")!.item.dough.holdBack).toMatchObject({ pct: 10 });

@@ -85,6 +85,8 @@ export function setRichness(item: Item, ratio: number): Item {
 
 /** Share of a rolled sheet that rounds cut side by side take, and how often the offcuts are rolled again. */
 const CUT = { cutFrac: 0.7, rerolls: 2 } as const;
+/** Of a dough that is portioned by weight so much stays on board and bowl, %. */
+const PORTIONED_LOSS_PCT = 2;
 const near = (a: number, b: number, tolerance: number): boolean => Math.abs(a - b) <= tolerance;
 
 /** A question of how much of a kind of ingredient goes on the flour, %. */
@@ -166,6 +168,7 @@ function circles(item: Item): Way | undefined {
   if (!round.ok) return undefined;
   const across = Math.round(cutDiameterMm ?? round.value.diameterMm);
   const cut = cutWithRerolls({ doughG: deskTotals(item).doughG, pieceG: doughG, ...CUT });
+  const cutLossPct = Math.round(1000 * (1 - CUT.cutFrac) ** (CUT.rerolls + 1)) / 10 + PORTIONED_LOSS_PCT;
   return {
     id: "circles",
     options: [
@@ -178,12 +181,17 @@ function circles(item: Item): Way | undefined {
           later: cut.pieces - cut.byRoll[0],
           leftG: cut.scrapsG,
         },
-        item: { ...item, piece: { ...item.piece, cutDiameterMm: across } },
+        // What is left when the offcuts were rolled twice is lost to the pieces.
+        item: { ...item, piece: { ...item.piece, cutDiameterMm: across }, dough: { ...item.dough, netLossPct: cutLossPct } },
       },
       {
         id: "portioned",
         figures: { pieceG: doughG, acrossMm: round.value.diameterMm },
-        item: { ...item, piece: { ...item.piece, cutDiameterMm: undefined, scraps: undefined } },
+        item: {
+          ...item,
+          piece: { ...item.piece, cutDiameterMm: undefined, scraps: undefined },
+          dough: { ...item.dough, netLossPct: PORTIONED_LOSS_PCT },
+        },
       },
     ],
     chosen: cutDiameterMm === undefined ? "portioned" : "cut",
@@ -217,23 +225,43 @@ function measuring(item: Item): Way | undefined {
   };
 }
 
-/** Filling to skin by weight: what a learner, a practised hand and a generous one close. */
-const FULLNESS = [
-  ["learner", 0.53],
-  ["practised", 0.8],
-  ["generous", 1],
-] as const;
+/** Filling to skin by weight that each shape closes over: a practised hand, and a generous one. Kitchen figures. */
+const CLOSES: readonly (readonly [shape: RegExp, practised: number, generous: number])[] = [
+  [/\b(?:half-?moon|crescent|turnover)\b.*\b(?:pleat|rope)/i, 0.85, 1],
+  [/\b(?:half-?moon|crescent|turnover|crimp)/i, 0.9, 1.1],
+  [/\bdumpling\b|\bwonton\b/i, 1, 1.2],
+  [/\bparcel\b/i, 1, 1.3],
+  [/\b(?:flat|pressed)\b/i, 0.75, 0.9],
+  [/\b(?:bun|ball|purse|money bag|crown|pleat)/i, 0.65, 0.8],
+  [/\b(?:roll|braid|woven|weave)/i, 0.55, 0.7],
+  [/\btriangle\b|\bpillow\b/i, 0.7, 0.9],
+];
+/** Of any other shape. */
+const PLAIN_CLOSES = [0.8, 1] as const;
+/** A learner closes two thirds of what a practised hand does. */
+const LEARNER = 2 / 3;
+
+/** Filling to skin by weight that a learner, a practised hand and a generous one close in a shape. */
+export function closesIn(shape: string): readonly (readonly ["learner" | "practised" | "generous", number])[] {
+  const found = CLOSES.find(([words]) => words.test(shape));
+  const [practised, generous] = found ? [found[1], found[2]] : PLAIN_CLOSES;
+  return [
+    ["learner", practised * LEARNER],
+    ["practised", practised],
+    ["generous", generous],
+  ];
+}
 
 function fullness(item: Item): Way | undefined {
   const { doughG, fillingG } = item.piece;
   if (doughG === 0 || fillingG === 0) return undefined;
   return {
     id: "fullness",
-    options: FULLNESS.map(([id, ratio]) => {
+    options: closesIn(item.piece.shape).map(([id, ratio]) => {
       const grams = Math.round(fillingLimit(doughG, ratio).mostG * 10) / 10;
       return { id, figures: { fillingG: grams, skinG: doughG }, item: { ...item, piece: { ...item.piece, fillingG: grams } } };
     }),
-    chosen: FULLNESS.find(([, ratio]) => near(ratio, fillingG / doughG, 0.04))?.[0],
+    chosen: closesIn(item.piece.shape).find(([, ratio]) => near(ratio, fillingG / doughG, 0.04))?.[0],
   };
 }
 

@@ -6,6 +6,7 @@ import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { mixedDoughG } from "@/core/item/yields";
 import { scaleDough, scaleFilling, type DeskTotals } from "@/core/item/desk";
 import type { Item } from "@/core/item/schema";
 import { piecesFromStock } from "@/core/quantities/count";
@@ -78,6 +79,8 @@ export function BalanceCard({ item, totals, onChange }: Props) {
           )}
         </>
       )}
+      {balance && text && <Rest item={item} text={restText(item, totals)} onChange={onChange} />}
+      <Losses item={item} totals={totals} onChange={onChange} />
       <FromStock item={item} totals={totals} />
     </Paper>
   );
@@ -99,17 +102,123 @@ function Bar({ label, pieces, most, colour }: { label: string; pieces: number; m
   );
 }
 
+const REST_TEXT: Readonly<Record<NonNullable<Item["rest"]>, string>> = {
+  freeze: "into the freezer",
+  topping: "as a topping or side",
+  "another-time": "kept for another time",
+};
+
+/** What is over of a batch, g, as a phrase. */
+function restText(item: Item, { balance }: DeskTotals): string {
+  if (!balance) return "";
+  return balance.limiting === "dough"
+    ? `${Math.round(balance.fillingLeftG)} g of filling`
+    : `${Math.round(balance.doughLeftG)} g of dough`;
+}
+
+/** A use with a name for what is left, so that it is not forgotten. */
+function Rest({ item, text, onChange }: Pick<Props, "item" | "onChange"> & { text: string }) {
+  return (
+    <Box sx={{ display: "flex", gap: 0.5, flexWrap: "wrap", alignItems: "center", mt: 1, fontSize: "0.85rem" }}>
+      <span>{item.rest ? `${text} go ${REST_TEXT[item.rest]}.` : `What becomes of the ${text}?`}</span>
+      {(Object.keys(REST_TEXT) as NonNullable<Item["rest"]>[])
+        .filter((use) => use !== item.rest)
+        .map((use) => (
+          <Button key={use} size="small" onClick={() => onChange({ ...item, rest: use })}>
+            {REST_TEXT[use]}
+          </Button>
+        ))}
+    </Box>
+  );
+}
+
+/** What is lost on the way: of the dough, in the pan, on spoons; and what the cook found when it was weighed. */
+function Losses({ item, totals, onChange }: Props) {
+  const { filling } = item;
+  const [weighed, setWeighed] = useState<number | undefined>(undefined);
+  const set = (key: "cookingLossPct" | "handlingLossPct", value: number | undefined) =>
+    value !== undefined && value >= 0 && value < 96 && onChange({ ...item, filling: { ...filling, [key]: value } });
+  const cookedG = filling.components.filter((c) => c.cook).reduce((sum, c) => sum + c.grams, 0);
+  const found = weighed !== undefined && weighed > 0 && cookedG > 0 ? 100 * (1 - weighed / cookedG) : undefined;
+  return (
+    <Box sx={{ mt: 2, pt: 1.5, borderTop: `1px solid ${COLOUR.line}` }}>
+      <Typography variant="h3" gutterBottom>
+        Lost on the way
+      </Typography>
+      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", pt: 0.5 }}>
+        <NumberField
+          label="Dough, %"
+          value={item.dough.netLossPct}
+          onChange={(v) => v !== undefined && v >= 0 && v <= 95 && onChange({ ...item, dough: { ...item.dough, netLossPct: v } })}
+          width={90}
+        />
+        <NumberField
+          label="In the pan, %"
+          value={filling.cookingLossPct}
+          onChange={(v) => set("cookingLossPct", v)}
+          width={104}
+        />
+        <NumberField
+          label="On spoons, %"
+          value={filling.handlingLossPct}
+          onChange={(v) => set("handlingLossPct", v)}
+          width={104}
+        />
+      </Box>
+      <Typography variant="body2" sx={{ mt: 0.75 }}>
+        {item.base.pieces} pieces of {item.piece.doughG} g need {Math.round(mixedDoughG(item, item.base.pieces))} g of dough
+        {totals.doughG > 0 && `; there are ${Math.round(totals.doughG)} g`}.
+      </Typography>
+      {cookedG > 0 && (
+        <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap", mt: 1 }}>
+          <NumberField label="Weighed when cooked, g" value={weighed} onChange={setWeighed} width={176} />
+          {found !== undefined && found > -900 && found < 96 && (
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() =>
+                onChange({
+                  ...item,
+                  filling: {
+                    ...filling,
+                    cookingLossPct: Math.max(0, Math.round(found * 10) / 10),
+                    components: filling.components.map(({ lossPct: _, ...c }) => c),
+                  },
+                })
+              }
+            >
+              {Math.round(cookedG)} g raw: {Math.round(found)} % lost. Take it
+            </Button>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
 /** "I have so much of this": how many pieces that makes. */
 function FromStock({ item, totals }: Pick<Props, "item" | "totals">) {
   const lines = [
     { id: "trays", name: "full trays", grams: item.base.pieces / item.capacity.perTray, key: "trays" },
+    // A dish of so many ml takes so much filling.
+    ...(item.piece.fillingG > 0
+      ? [
+          {
+            id: "dish",
+            name: "a dish, ml",
+            grams: (item.base.pieces * item.piece.fillingG) / (item.filling.gPerMl ?? 1.05),
+            key: "dish",
+          },
+        ]
+      : []),
     ...item.dough.parts.flatMap((p) => p.components.map((c) => ({ ...c, key: `dough ${p.id} ${c.id}` }))),
     ...item.filling.components.map((c) => ({ ...c, key: `filling ${c.id}` })),
   ];
-  const [key, setKey] = useState(lines[1]?.key ?? "trays");
+  const [key, setKey] = useState(lines.find((one) => one.key !== "trays" && one.key !== "dish")?.key ?? "trays");
   const [have, setHave] = useState<number | undefined>(undefined);
   const line = lines.find((c) => c.key === key) ?? lines[0];
   const trays = line?.key === "trays";
+  const dish = line?.key === "dish";
   if (!line) return null;
   const answer = piecesFromStock({ basePieces: item.base.pieces, lines: [{ id: line.id, needG: line.grams, haveG: have }] });
   return (
@@ -119,14 +228,14 @@ function FromStock({ item, totals }: Pick<Props, "item" | "totals">) {
       </Typography>
       <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
         <NumberField
-          label={trays ? "Trays to fill" : "Grams at hand"}
+          label={trays ? "Trays to fill" : dish ? "Dish to fill, ml" : "Grams at hand"}
           value={have}
           onChange={setHave}
           width={92}
           quiet
-          placeholder={trays ? "trays" : "grams"}
+          placeholder={trays ? "trays" : dish ? "ml" : "grams"}
         />
-        <Typography variant="body2">{trays ? "" : "g of"}</Typography>
+        <Typography variant="body2">{trays ? "" : dish ? "ml," : "g of"}</Typography>
         <TextField
           select
           value={line.key}
@@ -143,7 +252,7 @@ function FromStock({ item, totals }: Pick<Props, "item" | "totals">) {
       </Box>
       {answer.pieces !== null && have !== undefined && have >= 0 && (
         <Typography data-testid="from-stock" sx={{ mt: 1, fontWeight: 600 }}>
-          {trays
+          {trays || dish
             ? `${answer.pieces} pieces: ${Math.round((answer.pieces * totals.doughG) / item.base.pieces)} g of dough, ${Math.round((answer.pieces * totals.rawFillingG) / item.base.pieces)} g of filling`
             : `${answer.pieces} pieces, ${Math.round(have - (answer.pieces * line.grams) / item.base.pieces)} g left`}
         </Typography>

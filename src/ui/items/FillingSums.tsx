@@ -37,6 +37,11 @@ export function FillingSums({ item, onChange }: { item: Item; onChange: (item: I
     ) &&
       !item.steps.some((step) => step.kind === "cook-filling"));
   const chosen = bind && binders(liquid!, rate!).find(({ id }) => id === binder)!;
+  const setChild = (edit: Partial<NonNullable<Item["child"]>>) => {
+    const next = { heat: USUAL_HEAT, ...item.child, ...edit };
+    if (next.heat === undefined || (next.heat >= 0 && next.heat <= 1))
+      onChange({ ...item, child: { ...next, heat: next.heat ?? USUAL_HEAT } });
+  };
   return (
     <>
       <Sum
@@ -129,9 +134,43 @@ export function FillingSums({ item, onChange }: { item: Item; onChange: (item: I
         {item.piece.fillingG > 0 && <>: a piece takes {tenth(item.piece.fillingG / spoon.levelG)} level</>}.
         {display.system === "au" && " Your own tablespoon is 20 ml."}
       </Sum>
+      <Sum
+        title="For children"
+        fields={
+          <>
+            <NumberField
+              label="Heat, part of it"
+              value={item.child?.heat}
+              placeholder="0.4"
+              onChange={(heat) => setChild({ heat })}
+              width={120}
+            />
+            <NumberField
+              label="Filling a piece, g"
+              value={item.child?.fillingG}
+              placeholder={String(item.piece.fillingG)}
+              onChange={(fillingG) => setChild({ fillingG })}
+              width={130}
+            />
+            <TextField
+              label="How theirs are told apart"
+              value={item.child?.mark ?? ""}
+              placeholder="close theirs another way"
+              onChange={(e) => setChild({ mark: e.target.value.slice(0, 120) || undefined })}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+          </>
+        }
+      >
+        Where children come and the filling has chilli, its sheet says how much to set aside and how much heat goes into each
+        part.
+      </Sum>
     </>
   );
 }
+
+/** Heat for children against the others'. */
+const USUAL_HEAT = 0.4;
 
 const BINDER_TEXT: Readonly<Record<Binder["id"], { readonly name: string; readonly how: string }>> = {
   slurry: { name: "starch, stirred in cold", how: "stir it up again before each third; boil until clear" },

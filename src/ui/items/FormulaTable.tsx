@@ -62,9 +62,9 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
   };
   const columns = pct
     ? "minmax(120px, 1.5fr) 96px 84px minmax(110px, 1fr) 96px"
-    : "minmax(120px, 1.5fr) 96px minmax(110px, 1fr) 140px";
+    : "minmax(120px, 1.5fr) 96px minmax(100px, 1fr) 204px";
   // On a phone the name has a line of its own.
-  const grid = { xs: pct ? "80px 66px minmax(0, 1fr) 92px" : "80px minmax(0, 1fr) 132px", sm: columns };
+  const grid = { xs: pct ? "80px 66px minmax(0, 1fr) 92px" : "80px minmax(0, 1fr) 200px", sm: columns };
   const keyOf = (i: number, column: string) => `${title}-${i}-${column}`;
   const errorOf = (i: number, column: string) => (refused?.key === keyOf(i, column) ? refused.text : undefined);
   return (
@@ -152,6 +152,19 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
             }}
           />
           <Box sx={{ display: "flex", justifyContent: "flex-end" }}>
+            {place.in === "filling" && component.cook && (
+              <NumberField
+                label={`Lost of ${component.name} over heat, %`}
+                value={component.lossPct}
+                placeholder={`−${item.filling.cookingLossPct} %`}
+                onChange={(lossPct) =>
+                  (lossPct === undefined || (lossPct > -900 && lossPct < 96)) &&
+                  onChange(changeComponent(item, place, i, (c) => ({ ...c, lossPct })))
+                }
+                width={66}
+                quiet
+              />
+            )}
             {place.in === "filling" && (
               <Button
                 size="small"

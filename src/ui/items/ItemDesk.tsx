@@ -30,6 +30,7 @@ import { ChecksCard } from "./ChecksCard";
 import { ClaimsCard } from "./ClaimsCard";
 import { FinishCard } from "./FinishCard";
 import { GapsCard } from "./GapsCard";
+import { ExportItem } from "./ItemFile";
 import { claimsLine } from "@/core/item/claims-text";
 import { FormulaTable } from "./FormulaTable";
 import { PasteLines } from "./PasteLines";
@@ -107,6 +108,7 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
             <Button onClick={undo} disabled={!form.canUndo}>
               Undo
             </Button>
+            <ExportItem item={item} />
             <Button onClick={() => copy(false)}>Duplicate</Button>
             <Button onClick={() => copy(true)}>Same dough, another filling</Button>
             <Button onClick={putAway}>{away ? "Bring back" : "Put away"}</Button>

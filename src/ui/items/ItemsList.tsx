@@ -5,15 +5,19 @@ import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
+import type { Item } from "@/core/item/schema";
 import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
 import { useAttempt } from "../kit/use-attempt";
 import { Unreadable, type UnreadableRow } from "../kit/Unreadable";
 import { COLOUR, toneOf } from "../theme/tokens";
+import { ImportItem } from "./ItemFile";
 import type { ItemCardModel } from "./items.view-model";
 
 interface Props {
+  readonly taken: readonly string[];
+  readonly create: (item: Item) => Promise<Result<{ id: string }>>;
   readonly cards: readonly ItemCardModel[];
   readonly away: readonly ItemCardModel[];
   readonly unreadable: readonly UnreadableRow[];
@@ -21,7 +25,7 @@ interface Props {
 }
 
 /** What this cook can make, with what a piece is and what a batch takes. */
-export function ItemsList({ cards, away, unreadable, archive }: Props) {
+export function ItemsList({ cards, away, unreadable, archive, taken, create }: Props) {
   const router = useRouter();
   const { attempt, told } = useAttempt();
   return (
@@ -36,6 +40,7 @@ export function ItemsList({ cards, away, unreadable, archive }: Props) {
           <Button component={Link} href="/items/new" variant="contained" sx={{ ml: "auto" }}>
             Type in a recipe
           </Button>
+          <ImportItem taken={taken} create={create} />
         </Box>
         {told}
         <Unreadable rows={unreadable} kind="item" />

@@ -184,7 +184,7 @@ function divided(batch: Weighing, itemOf: (id: string) => Item): string[] {
 }
 
 const HOT = /chil(?:l?i|es)|cayenne|jalape|hot (?:sauce|pepper|paprika)|harissa|gochu/i;
-/** Heat for children against the others'; a kitchen figure of our own. */
+/** Heat for children against the others', unless the item says; a kitchen figure of our own. */
 const MILD = 0.4;
 
 /** Where children eat a filling with chilli: how much to set aside before the heat goes in, and the heat of either part. */
@@ -197,10 +197,13 @@ function milder(batch: Batch, item: Item, guests: Eaters): string[] {
   if (theirs === 0 || theirs === all) return [];
   const pieces = Math.round((batch.pieces * theirs) / all);
   if (pieces === 0) return [];
-  const { asideG } = milderPart(batch.totalG, 0, pieces / batch.pieces, MILD);
+  const mild = item.child?.heat ?? MILD;
+  const mark = item.child?.mark ?? "close theirs another way";
+  const fill = item.child?.fillingG === undefined ? "" : `, ${item.child.fillingG} g in each of theirs`;
+  const { asideG } = milderPart(batch.totalG, 0, pieces / batch.pieces, mild);
   return heat.map((line) => {
-    const { restHeatG, asideHeatG } = milderPart(batch.totalG, line.grams, pieces / batch.pieces, MILD);
-    return `milder for ${pieces} children’s pieces: set ${Math.round(asideG)} g aside first; ${line.name} ${restHeatG.toFixed(1)} g to the rest, ${asideHeatG.toFixed(1)} g to theirs, and close theirs another way`;
+    const { restHeatG, asideHeatG } = milderPart(batch.totalG, line.grams, pieces / batch.pieces, mild);
+    return `milder for ${pieces} children’s pieces: set ${Math.round(asideG)} g aside first; ${line.name} ${restHeatG.toFixed(1)} g to the rest, ${asideHeatG.toFixed(1)} g to theirs${fill}; ${mark}`;
   });
 }
 
