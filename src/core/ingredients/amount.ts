@@ -1,5 +1,6 @@
 import { otherUnitAt, measureOf, unitOf } from "../quantities/unit-table";
 import { parseLine } from "./parse-line";
+import { isDescriptor, wordsOf } from "./words";
 
 /** An amount in a line, as it stands there. */
 export interface Amount {
@@ -44,7 +45,7 @@ const NUMBER = `(?:\\d+\\s+\\d+/\\d+|\\d+\\s*[${FRACTIONS}]|[${FRACTIONS}]|\\d+/
 const RANGE = `${NUMBER}(?:\\s*(?:-|–|—|to|or|bis|à|a)\\s*${NUMBER})?`;
 const AMOUNT = new RegExp(`(?<![\\p{L}\\d.,/-])${RANGE}(?![\\d/])`, "giu");
 const UNSPACED_UNITS =
-  "毫升|公斤|千克|汤匙|湯匙|茶匙|大勺|小勺|グラム|カップ|克|斤|两|杯|个|個|只|颗|瓣|片|根|本|枚|袋|g|ml|kg|cc";
+  "毫升|公斤|千克|束|把|汤匙|湯匙|茶匙|大勺|小勺|グラム|カップ|克|斤|两|杯|个|個|只|颗|瓣|片|根|本|枚|袋|g|ml|kg|cc";
 
 /** Sizes, temperatures and kinds are no amounts. */
 const NO_AMOUNT = /^\s*(?:°|º|%|degrees?\b|mm\b|x\s*\d|-?minutes?\b|min\b|hours?\b|days?\b)/i;
@@ -121,6 +122,8 @@ export function splitLine(text: string): Split {
   const brackets: { amount: Amount; each: boolean }[] = [];
   let line = plainAmounts(text).replace(/[([]([^)\]]*)[)\]]/g, (all, inside: string) => {
     const amount = firstAmount(inside);
+    // "(6 medium)", "(1 packet)": how many that are says nothing about the weight.
+    if (amount && measureOf(amount.amount.unit, "metric") === undefined && wordsOf(amount.left).every(isDescriptor)) return " ";
     if (!amount || measureOf(amount.amount.unit, "metric") === undefined) return all;
     brackets.push({ amount: amount.amount, each: EACH.test(inside) });
     const left = amount.left.replace(EACH, "").replace(/^[\s,;/|=-]+|[\s,;/|=-]+$/g, "");
@@ -160,7 +163,7 @@ export function splitLine(text: string): Split {
       max,
       unit,
       approx,
-      written: (at > 0 ? line.slice(0, at) : line).replace(/\s(?:of|de|di)\s*$/i, "").trim(),
+      written: (at > 0 ? line.slice(0, at) : line).replace(/\s(?:of|de|di|d['’])\s*$/i, "").trim(),
     });
     words = rest;
   } else if (toTaste) words = parsed.value.rest;

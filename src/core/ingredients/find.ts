@@ -189,6 +189,9 @@ function search(text: string, index: Index): Found | undefined {
     .map((part) => part.trim())
     .filter(Boolean);
   if (head === undefined) return undefined;
+  // "(organic) butter": what is bought stands in the first part that names anything.
+  if (rest.length > 0 && !UNSPACED.test(plain) && hitsIn(wordsOf(head), index).length === 0 && wordsOf(head).every(isDescriptor))
+    return search(rest.join(", "), index);
   const turned = rest.flatMap(wordsOf).filter((word) => MAKES_ANOTHER.has(word));
   const headWords = wordsOf(head);
   // "turkey thigh, minced" is minced turkey.
@@ -235,6 +238,9 @@ function search(text: string, index: Index): Found | undefined {
   };
 }
 
+/** Ingredients whose name says no more than a kind when another stands before it. */
+const KINDS_OF_THING: ReadonlySet<string> = new Set(["mushroom", "fish", "cheese", "meat", "beans-cooked", "nuts", "oil"]);
+
 /** The noun of the first part: "onion soup" is soup, "tuna in oil" is tuna, "lard or butter" is lard. */
 function mainOf(head: string, lead: number, words: readonly string[], hits: readonly Hit[]): Ingredient | undefined {
   if (hits.length === 0) return undefined;
@@ -243,7 +249,11 @@ function mainOf(head: string, lead: number, words: readonly string[], hits: read
   const plus = words.findIndex((word, i) => i > 0 && ["and", "plus", "&", "und", "et", "y", "e", "ve", "dan"].includes(word));
   const end = Math.min(first, ...[joint, plus].filter((i) => i > 0));
   const inside = hits.filter((hit) => hit.at[0] < end);
-  return (inside.at(-1) ?? hits[0]).ingredient;
+  const last = inside.at(-1) ?? hits[0];
+  // "dried shiitake | mushrooms", "cod | fish": the word behind only says what kind of thing it is.
+  const before = inside.at(-2);
+  const beside = before && before.at[before.at.length - 1] + 1 === last.at[0];
+  return (beside && KINDS_OF_THING.has(last.ingredient.id) ? before : last).ingredient;
 }
 
 function unspaced(text: string, index: Index): { hits: Ingredient[]; strange: string[] } {

@@ -60,7 +60,9 @@ const UNIT_SAME: Readonly<Record<string, readonly string[]>> = {
   wedge: ["wedge"],
   slice: ["slice"],
   cube: ["cube", "each"],
-  each: ["each"],
+  each: ["each", "head", "bulb"],
+  clove: ["clove", "each"],
+  bunch: ["bunch", "handful"],
   pod: ["pod", "each"],
   ball: ["ball", "each"],
 };
@@ -124,7 +126,9 @@ export function readLine(text: string, system: System, index: Index): Reading {
     ...split.brackets.map((b) => `(${b.amount.written}${b.each ? " each" : ""})`),
   ];
   const amount = written.length > 0 ? asWritten(written.join(" "), bare) : null;
-  const weighed = weigh(split, found, system);
+  // What is not quite known is weighed by its weight alone: nobody knows how much a cup of it holds.
+  const sure = found !== undefined && found.strange.length === 0;
+  const weighed = weigh(split, sure ? found : undefined, system);
   const approx = split.amounts.some((a) => a.approx) || split.brackets.some((b) => b.amount.approx);
   const assumedUnit = split.amounts.map((a) => a.unit).find((unit) => Object.hasOwn(ASSUMED_ML, unit));
   const assumed = assumedUnit && weighed?.via === "density" ? { unit: assumedUnit, ml: ASSUMED_ML[assumedUnit] } : null;
@@ -134,9 +138,9 @@ export function readLine(text: string, system: System, index: Index): Reading {
       ...nothing,
       amount,
       approx,
-      gap: amount === null ? (found ? "no-amount" : "not-known") : found ? "no-measure" : "not-known",
+      gap: !sure ? "not-known" : amount === null ? "no-amount" : "no-measure",
     };
-  return { ...base, ...weighed, amount, approx, assumed, gap: found === undefined ? "not-known" : null };
+  return { ...base, ...weighed, amount, approx, assumed, gap: sure ? null : "not-known" };
 }
 
 const SIGNS: Readonly<Record<string, string>> = units.fractions;

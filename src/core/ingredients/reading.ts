@@ -33,6 +33,12 @@ const GUESSES = 3;
 export const gapOf = (reading: Reading): string | null =>
   reading.heading ? "nothing to weigh: a heading" : reading.gap === null ? null : `missing: ${GAP_TEXT[reading.gap]}`;
 
+/** Ids of the nearest ingredients: what a part of the words names comes first. */
+function nearest({ found, name }: Reading, catalogue: Catalogue): string[] {
+  const near = guesses(name, catalogue.ingredients.values(), GUESSES).map(({ id }) => id);
+  return found ? [...new Set([found.main.id, ...near])].slice(0, GUESSES) : near;
+}
+
 /** Recipe lines as `unisynth-reading/1`; blank ones are passed over. */
 export function readingDocument(
   text: string,
@@ -44,12 +50,12 @@ export function readingDocument(
     .filter((line) => line.trim() !== "")
     .map((line): ReadingDocument => {
       const reading = readLine(line, system, catalogue.index);
+      const sure = reading.found !== undefined && reading.found.strange.length === 0;
       const claims = lineClaims(reading.found, reading.name);
       const { vegetarian, vegan, halal, kosher } = claims.diets;
       return {
         text: line,
-        ingredient:
-          reading.found && reading.found.strange.length === 0 ? reading.found.main.id : (reading.found?.main.id ?? null),
+        ingredient: sure ? reading.found!.main.id : null,
         grams: tenth(reading.grams),
         gramsMin: tenth(reading.minG),
         gramsMax: tenth(reading.maxG),
@@ -59,8 +65,7 @@ export function readingDocument(
         diets: { vegetarian: truth[vegetarian], vegan: truth[vegan], halal: truth[halal], kosher: truth[kosher] },
         hazard: claims.hazard,
         gap: gapOf(reading),
-        guesses:
-          reading.heading || reading.found ? [] : guesses(reading.name, catalogue.ingredients.values(), GUESSES).map((g) => g.id),
+        guesses: sure || reading.heading ? [] : nearest(reading, catalogue),
       };
     });
   return { format: "unisynth-reading/1", measures: system, lines };

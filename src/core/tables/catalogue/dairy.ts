@@ -31,6 +31,7 @@ brie | cheese | brie; camembert; reblochon; munster cheese | 50 27 20 .5 1.6 | 1
 cheese-processed | cheese | processed cheese, american cheese, cheese slice, cheese slices, cheese spread, Schmelzkäse, fromage fondu, eritme peynir, keju slice | 45 24 18 7 2.8 | 130 | slice 20 |
 ice-cream | dairy sweet-thing | ice cream, gelato | 60 11 3.5 21 .2 | 140 | | ?egg ?tree nuts basis:label
 custard | dairy | custard, pastry cream, crème pâtissière, crème anglaise, vanilla custard, Vanillepudding, Vanillesauce, crema pastelera, crema pasticcera, kastert, カスタード, 卡仕达 | 73 5 4 15 .1 | 260 | | ?egg ?wheat basis:label
+lemon-curd | dairy sweet-thing | lemon curd, lime curd, fruit curd | 40 12 4 40 .1 | 300 | jar 320 | +egg
 bechamel | dairy | béchamel, bechamel, white sauce, cheese sauce, Béchamelsauce, besciamella | 75 9 4 4 .6 | 255 | | +wheat
 whipped-topping | fat | non-dairy creamer, whipped topping, dessert topping | 60 20 1 15 .1 | 75 | | ?milk ?soy vegan:? basis:label
 egg | egg | egg, eggs, whole egg, beaten egg, large egg, hen's egg, Ei, Eier, œuf, œufs, oeuf, oeufs, huevo, huevos, uovo, uova, yumurta, jajko, jajka, jajek, eieren, telur, telor, 卵, たまご, 鸡蛋, 蛋, अंडा, anda | 76 10 12.5 .4 .35 | - | - | 

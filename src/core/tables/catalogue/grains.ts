@@ -3,7 +3,7 @@
  * protein sugar salt, g in 100 g | g a cup of 240 ml | pieces, g | what it contains and suits beyond its kinds.
  */
 export const GRAINS = `
-flour-plain | wheat-flour | plain wheat flour, plain flour, all-purpose flour, white flour, wheat flour, flour, Mehl, Weizenmehl, farine, farine de blé, harina, harina de trigo, farina, farina 0, mąka, mąki, mąka pszenna, bloem, tepung terigu, terigu, 薄力粉, 中力粉, 小麦粉, 面粉, 麵粉, मैदा, maida | 12 1 10.5 .5 0 | - | |
+flour-plain | wheat-flour | plain wheat flour, plain flour, all-purpose flour, white flour, wheat flour, flour, Mehl, Weizenmehl, farine, farine de blé, harina, harina de trigo, farina, farina 0, mąka, mąki, mąka pszenna, mąki pszennej, bloem, tepung terigu, terigu, 薄力粉, 中力粉, 小麦粉, 面粉, 麵粉, मैदा, maida | 12 1 10.5 .5 0 | - | |
 flour-bread | wheat-flour | strong wheat flour, strong flour, bread flour, strong bread flour, high-gluten flour, high-protein flour, manitoba flour, farine de force, harina de fuerza, farina manitoba, tepung protein tinggi, 強力粉, 高筋面粉, 高筋麵粉 | 12 1.3 12.5 .5 0 | - | |
 flour-00 | wheat-flour | 00 flour, tipo 00 flour, farina 00, farina tipo 00 | 12 1 11 .5 0 | - | |
 flour-cake | wheat-flour | cake flour, low-protein flour, pastry flour, soft flour, weak flour, low-gluten flour, tepung protein rendah, 低筋面粉, 低筋麵粉 | 12 .9 8.5 .5 0 | - | |
@@ -54,10 +54,10 @@ millet | grain-dry | millet, Hirse, mil, miglio, mijo, kasza jaglana | 9 4 11 1 
 buckwheat | grain-dry | buckwheat, buckwheat groats, kasha, Buchweizen, sarrasin, trigo sarraceno, grano saraceno, gryka, kasza gryczana, karabuğday | 10 3.4 13 1 0 | 170 | |
 rice | grain-dry | rice, white rice, long-grain rice, basmati rice, jasmine rice, short-grain rice, arborio rice, brown rice, Reis, riz, arroz, riso, pirinç, ryż, beras, 米, 大米, चावल | 12 .6 7 .1 0 | - | |
 rice-glutinous | grain-dry | glutinous rice, sticky rice, sweet rice, ketan, beras ketan, 糯米, もち米 | 11 .5 6.8 0 0 | 185 | |
-rice-cooked | cooked-starch | cooked rice, steamed rice, leftover rice, boiled rice, nasi, gekochter Reis, riz cuit, ご飯, 米饭 | 68 .3 2.7 0 0 | - | |
+rice-cooked | cooked-starch | cooked rice, cooked jasmine rice, cooked basmati rice, steamed rice, leftover rice, boiled rice, nasi, gekochter Reis, riz cuit, ご飯, 米饭 | 68 .3 2.7 0 0 | - | |
 rice-noodles | grain-dry | rice noodles, rice vermicelli, rice sticks, bihun, 米线 | 11 .5 6 0 0 | 90 | |
 glass-noodles | grain-dry | glass noodles, cellophane noodles, mung bean noodles, bean thread noodles, bean threads, sohun, soun, 粉丝, 春雨 | 13 .1 .2 0 0 | 140 | bundle 40 |
-noodles | wheat-dry | noodles, wheat noodles, ramen noodles, udon, mie, Nudeln, nouilles, 麺, 面条 | 10 1.5 12 2 .5 | 110 | | ?egg
+noodles | wheat-dry | noodles, wheat noodles, ramen noodles, udon, mie, Nudeln, nouilles, 麺, 面条 | 10 1.5 12 2 .5 | 110 | pack 85 | ?egg
 noodles-egg | wheat-dry | egg noodles, Eiernudeln, nouilles aux œufs, mie telur | 9 4.4 14 2 .3 | 110 | | +egg vegan:no
 pasta | wheat-dry | pasta, Teigwaren, pâtes, makarna, makaron; macaroni; spaghetti; vermicelli; orzo pasta; lasagne sheets | 10 1.5 13 2.7 0 | 105 | | ?egg
 bread | wheat-baked | bread, white bread, stale bread, sandwich bread, toast bread, Brot, Toastbrot, pain, pain de mie, pane, ekmek, chleb, roti tawar, 食パン, 面包; baguette; ciabatta; bread roll, bread rolls, Brötchen, Semmel, bułka | 37 3 8.5 4 1.1 | 40 | - | basis:label ?milk ?egg ?soy ?sesame
