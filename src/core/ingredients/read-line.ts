@@ -52,7 +52,7 @@ const UNIT_SAME: Readonly<Record<string, readonly string[]>> = {
   can: ["can", "tin"],
   stalk: ["stalk", "rib", "stick", "each"],
   pack: ["pack", "packet", "block", "sachet", "bag", "tub"],
-  sachet: ["sachet", "bag"],
+  sachet: ["sachet", "bag", "pack"],
   tub: ["tub", "pot"],
   ear: ["ear", "cob", "each"],
   bulb: ["bulb", "head", "each"],
@@ -105,6 +105,10 @@ function weightOf(
   return undefined;
 }
 
+/** Longer than any line of a recipe. */
+const MOST_CHARACTERS = 500;
+const LINE = `a line of at most ${MOST_CHARACTERS} characters`;
+
 const middle = (amount: { min: number; max: number }): number => (amount.min + amount.max) / 2;
 
 /**
@@ -114,6 +118,8 @@ const middle = (amount: { min: number; max: number }): number => (amount.min + a
 export function readLine(text: string, system: System, index: Index): Reading {
   const bare = text.trim();
   const nothing = { minG: null, maxG: null, grams: null, wholeG: null, via: null, assumed: null, amount: null, approx: false };
+  if (bare.length > MOST_CHARACTERS)
+    return { ...nothing, text, heading: false, found: undefined, name: bare, toTaste: false, gap: "unreadable", wanted: LINE };
   if (/^[^\d½¼¾]*:$/u.test(bare) || /^#+\s/.test(bare))
     return { ...nothing, text, heading: true, found: undefined, name: bare, toTaste: false, gap: null };
   const split = splitLine(bare);

@@ -35,7 +35,7 @@ export const gapOf = (reading: Reading): string | null =>
 
 /** Ids of the nearest ingredients: what a part of the words names comes first. */
 function nearest({ found, name }: Reading, catalogue: Catalogue): string[] {
-  const near = guesses(name, catalogue.ingredients.values(), GUESSES).map(({ id }) => id);
+  const near = guesses(name, catalogue.ingredients, GUESSES).map(({ id }) => id);
   return found ? [...new Set([found.main.id, ...near])].slice(0, GUESSES) : near;
 }
 

@@ -30,7 +30,7 @@ export function WhatIsIt({ item, place, index, onChange }: Props) {
   const near = useMemo(() => {
     if (claims.known) return [];
     const main = findIngredient(component.name, catalogue.index)?.main;
-    const found = guesses(name, catalogue.ingredients.values());
+    const found = guesses(name, catalogue.ingredients);
     return main ? [{ id: main.id, name: main.name }, ...found.filter((one) => one.id !== main.id)].slice(0, 3) : found;
   }, [claims.known, component.name, name, catalogue]);
   const asks = claims.known && claims.diets.vegan === "depends" && component.ingredient === undefined;

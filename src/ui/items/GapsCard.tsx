@@ -66,7 +66,7 @@ function Gap({ gap, item, onChange }: { gap: GapLine; item: Item; onChange: (ite
   const [grams, setGrams] = useState<number | undefined>(undefined);
   const reading = readGap(item, gap, catalogue);
   const near = useMemo(
-    () => (reading.gap === "not-known" ? guesses(reading.name, catalogue.ingredients.values()) : []),
+    () => (reading.gap === "not-known" ? guesses(reading.name, catalogue.ingredients) : []),
     [reading.gap, reading.name, catalogue],
   );
   const right = grams !== undefined && grams > 0 && grams <= 100000;

@@ -100,7 +100,7 @@ const renamed = (text: string, reading: Reading, name: string): string =>
   text.replace(reading.text, reading.text.replace(reading.name, `${name} (${reading.name.replace(/[()]/g, "")})`));
 
 function Near({ name, catalogue, onTake }: { name: string; catalogue: Catalogue; onTake: (name: string) => void }) {
-  const near = useMemo(() => guesses(name, catalogue.ingredients.values()), [name, catalogue]);
+  const near = useMemo(() => guesses(name, catalogue.ingredients), [name, catalogue]);
   return (
     <Box component="span" sx={{ display: "inline-flex", gap: 0.5, ml: 1, flexWrap: "wrap" }}>
       {near.map((guess) => (
