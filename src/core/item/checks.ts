@@ -149,7 +149,7 @@ function liquidDoubts(item: Item, yeasted: boolean, catalogue: Catalogue): Check
       const name = c.name.split(/[,(\d]/)[0].trim();
       if (!found[2]) return [{ kind: "doubt", code: "bare-degrees", name, value, yeasted }];
       const celsius = found[2].toUpperCase() === "F" ? ((value - 32) * 5) / 9 : value;
-      return yeasted && celsius > YEAST_MOST_C
+      return yeasted && Math.round(celsius) > YEAST_MOST_C
         ? [{ kind: "doubt", code: "kills-yeast", name, celsius, mostC: YEAST_MOST_C }]
         : [];
     });

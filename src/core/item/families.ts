@@ -207,11 +207,12 @@ const byId = (id: string): Family => FAMILIES.find((family) => family.id === id)
 export function familyOf(item: Item, catalogue: Catalogue = OURS): Family | undefined {
   const shares = doughShares(item, catalogue);
   if (!shares) return undefined;
-  const kinds = new Set(item.steps.map((step) => step.kind));
-  const uses = (id: string) => item.steps.some((step) => step.equipment.some((e) => e.id === id));
+  const fresh = item.steps.filter((step) => step.path.includes("fresh"));
+  const kinds = new Set(fresh.map((step) => step.kind));
+  const uses = (id: string) => fresh.some((step) => step.equipment.some((e) => e.id === id));
   if (shares.yeast > 0 || kinds.has("final-proof")) {
-    if (uses("steamer")) return byId("SY");
-    if (uses("lidded-pan")) return byId("PY");
+    if (kinds.has("steam")) return byId("SY");
+    if (kinds.has("pan-fry")) return byId("PY");
     return byId(shares.fat >= 4 || shares.sugar >= 4 ? "EY" : "LY");
   }
   if (shares.fat >= 45) return byId(shares.fat > 75 || shares.water >= 42 ? "FS" : "SH");

@@ -13,7 +13,7 @@ import { useDraft, usePlan } from "../plan/PlanProvider";
 import { COLOUR, toneOf } from "../theme/tokens";
 import type { BatchSheet, WeighLine } from "./quantities.view-model";
 import { WeighIn } from "./WeighIn";
-import { WentIn, type NoteLiquid } from "./WentIn";
+import { Sticky, WentIn, type NoteLiquid } from "./WentIn";
 
 interface Props {
   readonly sheets: readonly BatchSheet[];
@@ -80,6 +80,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
                       onTick={() => ticks.toggle(`${sheet.batch.id} ${line.key}`)}
                     />
                     {line.note && <WentIn name={line.name} {...line.note} onNote={noteLiquid} />}
+                    {line.sticky && <Sticky name={line.name} {...line.sticky} onNote={noteLiquid} />}
                   </Fragment>
                 ))}
               </Box>

@@ -64,3 +64,23 @@ export function WentIn({ of, name, plannedG, onNote }: Props) {
     </Box>
   );
 }
+
+/** A dough that stuck got more flour: one press keeps it for the next time with the same flour. */
+export function Sticky({ of, name, plannedG, addG, onNote }: Props & { readonly addG: number }) {
+  const [said, setSaid] = useState<string | undefined>(undefined);
+  const note = async () => {
+    const usedG = plannedG + addG;
+    const answers = await Promise.all(of.map((one) => onNote({ ...one, usedG, plannedG }))).catch(() => []);
+    const done = answers.find((answer) => !answer.ok) ?? answers[0];
+    if (done === undefined) setSaid("Not noted: no answer. Try again.");
+    else setSaid(done.ok ? `Noted: ${Math.round(usedG)} g of ${name} the next time.` : issueText(done.issues[0], name));
+  };
+  return (
+    <Box className="no-print" sx={{ display: "flex", gap: 1, alignItems: "center", fontSize: "0.82rem" }}>
+      <Button size="small" onClick={() => void note()}>
+        It stuck: {Math.round(addG)} g more went in
+      </Button>
+      {said && <Box role="status">{said}</Box>}
+    </Box>
+  );
+}

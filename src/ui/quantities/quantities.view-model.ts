@@ -8,6 +8,7 @@ import { wholeUnits } from "@/core/ingredients/whole-units";
 import { overlaps } from "@/core/shared/range";
 import { taskShares } from "@/core/plan/schema";
 import { stickyCorrection } from "@/core/item/by-feel";
+import { mainFlour } from "@/core/item/resolve";
 import { heldBack } from "@/core/item/formula";
 import { milderPart } from "@/core/item/dish";
 import type { Guests } from "@/core/gathering/schema";
@@ -23,6 +24,12 @@ export interface WeighLine {
   readonly when?: "now" | "by feel";
   /** For what goes in by feel: the component in each item that it is for, and all of it that was planned, g. */
   readonly note?: { readonly of: readonly { readonly item: string; readonly component: string }[]; readonly plannedG: number };
+  /** For the flour of a dough that may still stick when all its liquid is in: how much more of it, g. */
+  readonly sticky?: {
+    readonly of: readonly { readonly item: string; readonly component: string }[];
+    readonly plannedG: number;
+    readonly addG: number;
+  };
   /** The same in eggs or sachets, where that is how it is bought. */
   readonly units?: string;
 }
@@ -90,7 +97,10 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
       groups: where
         .map((name) => ({
           name: batch.part === "dough" ? (item.dough.parts.find((p) => p.id === name)?.name ?? name) : "",
-          lines: batch.ingredients.filter((line) => line.in === name).flatMap((line) => nowAndByFeel(line, held, catalogue)),
+          lines: batch.ingredients
+            .filter((line) => line.in === name)
+            .flatMap((line) => nowAndByFeel(line, held, catalogue))
+            .map((line) => withSticky(line, batch, made, itemOf)),
         }))
         .flatMap((group) => (batch.part === "filling" ? byHeat(group.lines, item) : [group])),
       weighIn:
@@ -134,10 +144,25 @@ function nowAndByFeel(line: Ingredient, of: readonly { item: string; component: 
       name: line.name,
       grams: restG,
       when: "by feel",
+      units: `in ${GOES} goes of ${Math.round(restG / GOES)} g`,
       note: { of, plannedG: line.grams },
     },
   ];
 }
+
+/** The heaviest flour of a dough whose liquid goes in by feel can be corrected, and the correction kept. */
+function withSticky(line: WeighLine, batch: Weighing, made: readonly Batch[], itemOf: (id: string) => Item): WeighLine {
+  if (batch.part !== "dough" || line.when || !batch.ingredients.some((one) => one.holdBackPct)) return line;
+  const of = made.flatMap((one) => {
+    const flour = mainFlour(itemOf(one.item).dough.parts.flatMap((part) => part.components));
+    const mine = flour && one.ingredients.find((part) => part.id === flour.id && `${part.in} ${part.id}` === line.key);
+    return mine ? [{ item: one.item, component: mine.id }] : [];
+  });
+  return of.length === 0 ? line : { ...line, sticky: { of, plannedG: line.grams, addG: stickyCorrection(line.grams).addG } };
+}
+
+/** Spoons in which what is held back goes in. */
+const GOES = 4;
 
 /** How a batch is portioned: pieces by weight, a log and where to cut it, spoons of filling, pieces on each carrier. */
 function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefined): string[] {
