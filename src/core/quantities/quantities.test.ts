@@ -303,6 +303,10 @@ describe("said as a cook does", () => {
     expect(dialOf("medium-high", 9, 5)).toEqual({ from: 6, to: 7 });
     expect(dialOf("medium", 9, 5)).toEqual({ from: 5, to: 5 });
     expect(dialOf("gently", 9, 5)).toBeUndefined();
+    expect(dialOf("Cook slowly over medium-high heat", 9, 5)).toEqual({ from: 6, to: 7 });
+    // Not inside other words, not the speed of a mixer, and not where one heat follows another.
+    for (const text of ["cool to below 30 °C", "shallow fry", "slowly", "Knead on low until smooth", "high, then low"])
+      expect([text, dialOf(text, 9, 5)]).toEqual([text, undefined]);
   });
   test("N7: 75 g of egg are two, with a use for the rest; yeast by the sachet or fresh", () => {
     expect(wholeUnits({ name: "whole egg" }, 75)).toBe("2 eggs (M), beaten, 27 g over: keep it for a wash");
