@@ -35,6 +35,15 @@ const SHOTS = [
       await page.getByRole("button", { name: "Shopping list" }).click();
     },
   ],
+  [
+    "labels",
+    "/g/launch-night/quantities",
+    1280,
+    async (page) => {
+      await planned(page);
+      await page.getByRole("button", { name: "Labels" }).click();
+    },
+  ],
   ["items", "/items", 1280],
   ["item-desk", "/items/slipway-pie", 1280],
   [
@@ -49,7 +58,7 @@ const SHOTS = [
         .fill("2½ cups all-purpose flour\n1 cup cold butter\n1/2 tsp salt\n6-8 tbsp ice water");
       await page
         .getByRole("textbox", { name: "Filling", exact: true })
-        .fill("3 medium onions, sliced\n1½ cups grated cheddar\n2 cups quince\npepper to taste");
+        .fill("3 medium onions, sliced\n1½ cups grated cheddar\na handful of nettles\npepper to taste");
       await page.getByRole("textbox", { name: "Oven", exact: true }).fill("375 F");
     },
   ],
@@ -59,6 +68,7 @@ const SHOTS = [
     1280,
     async (page) => {
       await page.getByLabel("Guests in all").fill("60");
+      await page.getByLabel("Guests in all").press("Enter");
       await page.getByRole("alert").filter({ hasText: "This does not fit" }).waitFor();
     },
   ],

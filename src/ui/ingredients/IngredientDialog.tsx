@@ -99,7 +99,9 @@ export function IngredientDialog({ line, onClose }: { line: Named; onClose: () =
   };
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="own-title">
-      <DialogTitle id="own-title">What is known of {entry.names[0]}</DialogTitle>
+      <DialogTitle id="own-title" variant="h2">
+        What is known of {entry.names[0]}
+      </DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2 }}>
         <Typography variant="body2" color="text.secondary">
           {known ? `The figures in grey rest on ${BASIS[known.basis]}.` : "Nothing is known of it yet."} What you type here holds

@@ -42,7 +42,10 @@ export function NumberField({ label, value, onChange, error, placeholder, width 
       error={error !== undefined}
       helperText={error}
       sx={{ width: error ? 260 : width, maxWidth: "100%" }}
-      slotProps={{ htmlInput: { inputMode: "decimal", "aria-label": quiet ? label : undefined, style: { textAlign: "right" } } }}
+      slotProps={{
+        ...(placeholder !== undefined && { inputLabel: { shrink: true } }),
+        htmlInput: { inputMode: "decimal", "aria-label": quiet ? label : undefined, style: { textAlign: "right" } },
+      }}
     />
   );
 }
