@@ -65,8 +65,10 @@ describe("claims follow every edit", () => {
     }));
   test("a cook adds an allergen by hand; taking one away needs a reason", () => {
     expect(contains({ ...bun, alsoContains: [{ allergen: "sesame" }] })).toContain("sesame");
-    const without: Item = { ...bun, without: [{ allergen: "soy", why: "made of chickpeas" }] };
+    const without: Item = { ...bun, without: [{ allergen: "soy", why: "made of chickpeas", of: ["smoked tofu"] }] };
     expect(contains(without)).not.toContain("soy");
+    // What is added later is not excused by it.
+    expect(contains(addComponent(without, FILLING, "soy sauce", 10))).toContain("soy");
   });
 });
 

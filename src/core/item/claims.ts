@@ -141,8 +141,8 @@ export interface SharedOil {
 export function claimsOf(resolved: ResolvedItem, catalogue: Catalogue = OURS, oil: readonly SharedOil[] = []): ItemClaims {
   const { item } = resolved;
   const lines = claimLines(resolved, catalogue);
-  const without = new Set((item.without ?? []).map(({ allergen }) => allergen));
-  const taken = ({ tag }: { tag: AllergenTag }) => !without.has(allergenOf(tag));
+  const taken = ({ tag, from }: Source) =>
+    !(item.without ?? []).some(({ allergen, of }) => allergen === allergenOf(tag) && of.includes(from));
   const said = (item.alsoContains ?? []).flatMap(({ allergen, note }) =>
     tagsFor(allergen).map((tag) => ({ tag, from: note ?? "as the cook says" })),
   );

@@ -77,8 +77,16 @@ export const ItemSchema = z.object({
   course: z.string().optional(),
   /** In it by the cook's word, wherever it comes from. */
   alsoContains: z.array(z.object({ allergen: z.enum(ALLERGENS), note: text.optional() })).optional(),
-  /** Not in it although a line tells so: the cook's word, with the reason. */
-  without: z.array(z.object({ allergen: z.enum(ALLERGENS), why: z.string().trim().min(3).max(300) })).optional(),
+  /** Not in it although these lines tell so: the cook's word, with the reason. A line that comes later is not excused. */
+  without: z
+    .array(
+      z.object({
+        allergen: z.enum(ALLERGENS),
+        why: z.string().trim().min(3).max(300),
+        of: z.array(z.string().min(1).max(300)).min(1),
+      }),
+    )
+    .optional(),
   /** Lines that are not understood yet, as they were written. With any the item is provisional. */
   gaps: z.array(z.object({ id, in: z.enum(["dough", "filling", "finish"]), text: z.string().min(1).max(300) })).optional(),
   /** Figures that were taken from what is usual, since the recipe does not say them. With any the item is provisional. */

@@ -72,51 +72,43 @@ export function ClaimsCard({ item, choices, onChange }: { item: Item; choices: C
         </Typography>
       ))}
       {added.map(({ allergen, note }) => (
-        <Box key={allergen} sx={{ display: "flex", alignItems: "center", fontSize: "0.85rem" }}>
-          <span>
-            {allergen}: {note ?? "added by you"}
-          </span>
-          <Button
-            size="small"
-            sx={{ ml: "auto" }}
-            onClick={() =>
-              onChange(
-                withAdded(
-                  item,
-                  added.filter((a) => a.allergen !== allergen),
-                ),
-              )
-            }
-          >
-            Take it back
-          </Button>
-        </Box>
+        <Said
+          key={allergen}
+          text={`${allergen}: ${note ?? "added by you"}`}
+          back="Take it back"
+          onBack={() =>
+            onChange(
+              withAdded(
+                item,
+                added.filter((one) => one.allergen !== allergen),
+              ),
+            )
+          }
+        />
       ))}
-      {taken.map(({ allergen, why }) => (
-        <Box key={allergen} sx={{ display: "flex", alignItems: "center", fontSize: "0.85rem" }}>
-          <span>
-            no {allergen}: {why}
-          </span>
-          <Button
-            size="small"
-            sx={{ ml: "auto" }}
-            onClick={() =>
-              onChange(
-                withTaken(
-                  item,
-                  taken.filter((a) => a.allergen !== allergen),
-                ),
-              )
-            }
-          >
-            It is in it
-          </Button>
-        </Box>
+      {taken.map(({ allergen, why, of }) => (
+        <Said
+          key={allergen}
+          text={`no ${allergen} in ${of.join(", ")}: ${why}`}
+          back="It is in it"
+          onBack={() =>
+            onChange(
+              withTaken(
+                item,
+                taken.filter((one) => one.allergen !== allergen),
+              ),
+            )
+          }
+        />
       ))}
       <ByHand
         inIt={claims.contains.map(({ allergen }) => allergen)}
         onAdd={(allergen) => onChange(withAdded(item, [...added, { allergen }]))}
-        onTake={(allergen, why) => onChange(withTaken(item, [...taken, { allergen, why }]))}
+        onTake={(allergen, why) => {
+          const of = claims.contains.find((claim) => claim.allergen === allergen)?.from ?? [];
+          const rest = taken.filter((one) => one.allergen !== allergen);
+          onChange(withTaken(item, [...rest, { allergen, why, of: [...of] }]));
+        }}
       />
       <Typography variant="caption" color="text.secondary">
         It follows from the words of the recipe. Labels say more, and local rules come first.
@@ -124,6 +116,16 @@ export function ClaimsCard({ item, choices, onChange }: { item: Item; choices: C
     </Paper>
   );
 }
+
+/** What the cook said by hand, and how to take it back. */
+const Said = ({ text, back, onBack }: { text: string; back: string; onBack: () => void }) => (
+  <Box sx={{ display: "flex", alignItems: "center", fontSize: "0.85rem" }}>
+    <span>{text}</span>
+    <Button size="small" sx={{ ml: "auto" }} onClick={onBack}>
+      {back}
+    </Button>
+  </Box>
+);
 
 const withAdded = (item: Item, list: NonNullable<Item["alsoContains"]>): Item => ({
   ...item,

@@ -4,6 +4,9 @@ import { shoppingList, type ListLine } from "@/core/batching/shopping-list";
 import type { Batch } from "@/core/batching/batches";
 import { parseRequest } from "@/core/plan/request-check";
 import { quantitiesOf } from "@/core/plan/quantities";
+import { claimsOf } from "@/core/item/claims";
+import { claimsLine, containsText } from "@/core/item/claims-text";
+import { demandRow } from "../gathering/gathering.view-model";
 import { countText, packText, shoppingTable } from "./shopping.view-model";
 import { labelsOf } from "./labels.view-model";
 
@@ -81,7 +84,15 @@ test("a table reads back in a spreadsheet, by either separator, and a formula st
 test("labels say for each plate what the gathering says", () => {
   const parsed = parseRequest(demoInput("launch-night"));
   if (!parsed.ok) throw new Error("the demo is right");
-  const labels = labelsOf(parsed.value, quantitiesOf(parsed.value), String);
+  const q = quantitiesOf(parsed.value);
+  const labels = labelsOf(parsed.value, q, String);
+  // The desk, the gathering's rows and the labels say one thing.
+  for (const { item, resolved, for: target } of q.demands) {
+    const label = labels.find((one) => one.key === `${target} ${item.id} ${resolved.filling}`)!;
+    const own = claimsOf(resolved);
+    expect(label.contains).toBe(containsText(own));
+    expect(demandRow(q, target, item.id)!.claims.some((line) => line.startsWith(claimsLine(own)))).toBe(true);
+  }
   const tartlet = labels.find((label) => label.name === "Compass tartlets")!;
   expect([tartlet.contains, tartlet.suits.includes("vegan")]).toEqual(["contains gluten (wheat), egg, milk, tree nuts", false]);
 });
