@@ -127,3 +127,20 @@ test("the list buys oil for the fryer, whole eggs and stock by its kind", async 
   const label = page.getByRole("article", { name: "Label: Compass tartlets" });
   await expect(label).toContainText("Contains gluten (wheat), egg, milk, tree nuts");
 });
+
+test("an item goes into a file and comes back the same", async ({ page }) => {
+  await page.goto("/items/hawser-coil");
+  await expect(claims(page)).toContainText("vegetarian");
+  const said = await claims(page).textContent();
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "As a file" }).click()]);
+  expect(download.suggestedFilename()).toBe("hawser-coil.unisynth.json");
+  await page.goto("/items");
+  await page.getByLabel("An item from a file").setInputFiles(await download.path());
+  await expect(page).toHaveURL(/\/items\/hawser-coils/);
+  await expect(claims(page)).toHaveText(said!);
+  await page.goto("/items");
+  await page
+    .getByLabel("An item from a file")
+    .setInputFiles({ name: "odd.json", mimeType: "application/json", buffer: Buffer.from("{}") });
+  await expect(page.getByRole("alert")).toContainText("expected the format unisynth-item-file/1");
+});

@@ -22,6 +22,8 @@ export interface Split {
   readonly plus: readonly Amount[];
   /** Added by eye on top of the first, in its unit. */
   readonly added: number;
+  /** A heaped spoon holds more than a level one. */
+  readonly heaped: boolean;
   readonly words: string;
   readonly toTaste: boolean;
   /** Why the amount cannot be read, in the words of the issue. */
@@ -39,6 +41,12 @@ const NUMBER_WORDS: Readonly<Record<string, string>> = {
   satu: "1", dua: "2", tiga: "3", setengah: "1/2",
 }; // prettier-ignore
 const STARTS_WITH_WORD = new RegExp(`^(${Object.keys(NUMBER_WORDS).join("|")})(?=\\s)`, "iu");
+
+const WHOLES: Readonly<Record<string, string>> = { one: "1", two: "2", three: "3", four: "4", five: "5", six: "6" };
+/** "1 heaped tbsp", "scant cup": how a spoon is filled stands between the number and its unit. */
+const SPOONED =
+  /^((?:\d[\d\s/.,]*|an?\s+|one\s+|two\s+|three\s+))?(?:heaped|heaping|level|scant|rounded|generous|good|packed|full|flat|big|large|small)\s+((?:cups?|tbsps?|tablespoons?|tsps?|teaspoons?|dessert ?spoons?|mugs?|glass(?:es)?|pinch(?:es)?|bunch(?:es)?|knobs?|jars?|tins?|cans?|heads?)\b)/i;
+const HEAPED = /\b(?:heaped|heaping|rounded)\s+(?:tbsp|table|tsp|tea|dessert)/i;
 
 const FRACTIONS = "¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞";
 const NUMBER = `(?:\\d+\\s+\\d+/\\d+|\\d+\\s*[${FRACTIONS}]|[${FRACTIONS}]|\\d+/\\d+|\\d{1,3}(?:,\\d{3})+|\\d*[.,]?\\d+)`;
@@ -66,6 +74,16 @@ function plainAmounts(text: string): string {
     .trim();
   line = line
     .replace(/^00\s/, "tipo 00 ")
+    .replace(
+      /^(\d+|one|two|three|four|five|six)\s+and\s+(?:an?\s+)?(half|quarter|\d\/\d)\s*(?:a\s+)?/i,
+      (_, whole: string, part: string) => {
+        const n = WHOLES[whole.toLowerCase()] ?? whole;
+        return `${n} ${{ half: "1/2", quarter: "1/4" }[part.toLowerCase()] ?? part} `;
+      },
+    )
+    .replace(/\b(?!thumb|finger|medium|large|small)\p{L}+-sized?\s+/giu, "")
+    .replace(SPOONED, (_, n: string | undefined, unit: string) => `${n ?? "1 "}${unit}`)
+    .replace(/^([\d\s/.,]+)c\.?\s+(?=\p{L})/iu, "$1 cup ")
     .replace(/(\d+)\s*lbs?\.?\s*(\d+(?:\.\d+)?)\s*oz\b\.?/i, (_, lb: string, oz: string) => `${16 * Number(lb) + Number(oz)} oz`)
     .replace(/(\d)-(?=(?:oz|ounces?|g|grams?|ml|lb|pounds?|inch)\b)/gi, "$1 ")
     .replace(/([\p{L}.])\s*\/\s*(?=\d)/gu, "$1 / ")
@@ -117,6 +135,9 @@ function unitLength(text: string): number {
 
 const EACH = /\b(?:each|apiece|per (?:can|tin|jar|pack|piece)|je|jeweils|chacun[e]?|cada un[ao]|l'un[ae]?)\b/i;
 
+/** What comes on top of an amount, or off it: "1 cup plus 2 tbsp", "1 cup minus 1 tbsp". */
+const MORE = /^(?:plus|\+|and|&|minus|less)\s+(?=[\d¼½¾])/i;
+
 /** Takes the amounts of a line apart from its words. */
 export function splitLine(text: string): Split {
   const brackets: { amount: Amount; each: boolean }[] = [];
@@ -146,7 +167,16 @@ export function splitLine(text: string): Split {
 
   const parsed = parseLine(line);
   if (!parsed.ok)
-    return { amounts: [], brackets, plus: [], added, words: line, toTaste: false, unreadable: parsed.issues[0].wanted };
+    return {
+      amounts: [],
+      brackets,
+      plus: [],
+      added,
+      heaped: false,
+      words: line,
+      toTaste: false,
+      unreadable: parsed.issues[0].wanted,
+    };
   const amounts: Amount[] = [];
   let words = line;
   let toTaste = parsed.value.kind === "toTaste";
@@ -168,24 +198,33 @@ export function splitLine(text: string): Split {
     words = rest;
   } else if (toTaste) words = parsed.value.rest;
   const plus: Amount[] = [];
-  for (
-    let more = /^(?:plus|\+|and|&)\s+(?=[\d¼½¾])/i.exec(words);
-    more && amounts.length > 0;
-    more = /^(?:plus|\+|and|&)\s+(?=[\d¼½¾])/i.exec(words)
-  ) {
+  for (let more = MORE.exec(words); more && amounts.length > 0; more = MORE.exec(words)) {
     const found = firstAmount(words.slice(more[0].length));
     if (!found || found.before.trim() !== "" || found.amount.unit === "each") break;
-    plus.push(found.amount);
+    const less = /minus|less/i.test(more[0]) ? -1 : 1;
+    plus.push({ ...found.amount, min: less * found.amount.min, max: less * found.amount.max });
     words = found.left;
   }
   // The same in another measure, or an amount that stands behind.
   for (let found = firstAmount(words); found && amounts.length < 3; found = firstAmount(words)) {
     const same = amounts.length > 0;
     const measured = measureOf(found.amount.unit, "metric");
-    if (same && (measured === undefined || !/^\s*(?:\/|\||=|or\b|,|$)/i.test(found.before.slice(-3) || words.slice(0, 3)))) break;
+    if (same && (measured === undefined || measured.dimension === "length" || !/(?:^|\/|\||=|\bor|,)\s*$/i.test(found.before)))
+      break;
     amounts.push(found.amount);
     words = found.left;
   }
+  if (amounts.length === 0 && !toTaste) {
+    // "Eggs – two", "salt: a pinch": a word for the number stands behind.
+    const found = firstAmount(
+      words.replace(WORD_BEHIND, (_, before: string, n: string) => `${before}${NUMBERS[n.toLowerCase()]} `),
+    );
+    if (found) {
+      amounts.push(found.amount);
+      words = found.left;
+    }
+  }
+  if (toTaste) words = words.replace(/^(?:drops?|sprigs?|slices?|pieces?|pinch(?:es)?|dash(?:es)?)\s+(?:of\s+)?/i, "");
   words = words
     .replace(/^(?:of|de|di|du|des)\s+/i, "")
     .replace(
@@ -198,8 +237,13 @@ export function splitLine(text: string): Split {
     .replace(/\s+([,;])/g, "$1")
     .replace(/^[\s:;,/|=–—-]+|[\s:;,/|=–—x×-]+$/g, "")
     .trim();
-  return { amounts, brackets, plus, added, words, toTaste };
+  return { amounts, brackets, plus, added, heaped: HEAPED.test(text), words, toTaste };
 }
+
+const NUMBERS: Readonly<Record<string, string>> = {
+  a: "1", an: "1", one: "1", two: "2", three: "3", four: "4", five: "5", six: "6", seven: "7", eight: "8", nine: "9", ten: "10", twelve: "12", half: "1/2",
+}; // prettier-ignore
+const WORD_BEHIND = new RegExp(`([\\s,:–—-])(${Object.keys(NUMBERS).join("|")})(?:\\s+|$)`, "i");
 
 /** The first amount in a text, what stands before it, and the text without it. */
 function firstAmount(text: string): { amount: Amount; before: string; left: string } | undefined {
@@ -211,7 +255,7 @@ function firstAmount(text: string): { amount: Amount; before: string; left: stri
     const before = text.slice(0, start);
     const bare = length === 0;
     // A number by itself counts pieces only at the end: "eggs 3", "eggs x 3".
-    if (bare && !(after.trim() === "" || /^\s*[,;(]/.test(after))) continue;
+    if (bare && !(after.trim() === "" || /^\s*[,;(]/.test(after) || wordsOf(after).every(isDescriptor))) continue;
     if (bare && (/\b(?:type|typ|typo|tipo|no\.?|nr\.?|t)\s*$/i.test(before) || before.trim() === "")) continue;
     const about = /(?:about|approx\.?|approximately|ca\.?|circa|around|~|≈)\s*$/i.exec(before);
     const amount = asAmount(`${about ? "about " : ""}${match[0]}${after.slice(0, length)}`);

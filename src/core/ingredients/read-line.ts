@@ -126,12 +126,16 @@ export function readLine(text: string, system: System, index: Index): Reading {
   const name = nameOf(split.words);
   const found = name === "" ? undefined : foundIn(name, split, index);
   const base = { text, heading: false, found, name: name || bare, toTaste: split.toTaste };
+  // "100 g each of butter and sugar" are two lines: nothing of it may get lost.
+  if (found && found.inHead > 1 && /\beach\b/i.test(bare) && /\band\b|&/i.test(name))
+    return { ...base, ...nothing, gap: "unreadable", wanted: "one ingredient a line" };
   if (split.unreadable !== undefined) return { ...base, ...nothing, gap: "unreadable", wanted: split.unreadable };
   const written = [
     ...split.amounts.map((a) => a.written),
     ...split.brackets.map((b) => `(${b.amount.written}${b.each ? " each" : ""})`),
   ];
-  const amount = written.length > 0 ? asWritten(written.join(" "), bare) : null;
+  const lead = split.amounts.length > 0 ? leadOf(bare, split.words) : undefined;
+  const amount = written.length > 0 ? (lead ?? asWritten(written.join(" "), bare)) : null;
   // What is not quite known is weighed by its weight alone: nobody knows how much a cup of it holds.
   const sure = found !== undefined && found.strange.length === 0;
   const weighed = weigh(split, sure ? found : undefined, system);
@@ -147,6 +151,18 @@ export function readLine(text: string, system: System, index: Index): Reading {
       gap: !sure ? "not-known" : amount === null ? "no-amount" : "no-measure",
     };
   return { ...base, ...weighed, amount, approx, assumed, gap: sure ? null : "not-known" };
+}
+
+/** What stands before the words of a line, where that is the amount as it was written. */
+function leadOf(line: string, words: string): string | undefined {
+  if (words === "" || !line.endsWith(words)) return undefined;
+  const lead = line
+    .slice(0, line.length - words.length)
+    .replace(/^\s*[-–—•*·]\s*/u, "")
+    .replace(/(?:\s(?:of|de|di|du|des)|\sd['’])\s*$/i, "")
+    .replace(/[\s:,]+$/, "")
+    .trim();
+  return lead === "" ? undefined : lead;
 }
 
 const SIGNS: Readonly<Record<string, string>> = units.fractions;
@@ -176,8 +192,10 @@ function weigh(split: Split, found: Found | undefined, system: System): Weighed 
   const main = found?.main;
   const first: Amount | undefined = split.amounts[0];
   const by = (amount: Amount): Weighed | undefined => {
-    const one = weightOf(amount.unit, words, size, system, main);
-    if (!one) return undefined;
+    const level = weightOf(amount.unit, words, size, system, main);
+    if (!level) return undefined;
+    const one =
+      split.heaped && level.via === "density" ? { ...level, grams: HEAP * level.grams, whole: HEAP * level.whole } : level;
     const plus = split.plus.map((p) => middle(p) * (weightOf(p.unit, words, size, system, main)?.grams ?? 0));
     const more = partsOfEggs(split.words, main) + split.added * one.grams;
     const sure = plus.reduce((sum, g) => sum + g, 0);
@@ -218,6 +236,9 @@ function drained(weighed: Weighed, words: string, main: Ingredient | undefined):
   return { ...weighed, grams: weighed.grams * part, minG: weighed.minG * part, maxG: weighed.maxG * part };
 }
 
+/** A heaped or rounded spoon to a level one. */
+const HEAP = 1.5;
+
 /** A weight in brackets is of all of what is counted, or of each pack. */
 function times(said: Weighed, first: Amount, each: boolean, usual: number | undefined): Weighed {
   const count = middle(first);
@@ -245,6 +266,8 @@ function nameOf(words: string): string {
     .replace(/^(?:of|de|di|du|des|d')\s+/i, "")
     .replace(/\s+/g, " ")
     .trim();
+  const inBrackets = /^(.*\b(?:lemons?|limes?|oranges?)\b.*?)\s*\((juice|zest)(?: only)?\)$/i.exec(plain);
+  if (inBrackets) return `${inBrackets[1].replace(/s$/i, "")} ${inBrackets[2].toLowerCase()}`;
   if (/\b(?:lemons?|limes?|oranges?)\b[^,]*,\s*(?:juiced|juice(?: only)?|squeezed)$/i.test(plain))
     return `${plain.split(",")[0]} juice`;
   if (/\b(?:lemons?|limes?|oranges?)\b[^,]*,\s*(?:zested|zest(?: only)?|grated zest|zest grated)$/i.test(plain))

@@ -43,6 +43,13 @@ const FIGURES = [
 ] as const;
 type Figure = (typeof FIGURES)[number][0];
 
+/** How a cup of flour is filled, and what 1 ml of it weighs then. Kitchen figures. */
+const SCOOPED = [
+  ["sifted", 0.47],
+  ["spooned", 0.53],
+  ["scooped", 0.6],
+] as const;
+
 const FIELD_NAMES: Readonly<Record<string, string>> = Object.fromEntries([
   ...FIGURES,
   ["pieces", "One piece"],
@@ -119,6 +126,16 @@ export function IngredientDialog({ line, onClose }: { line: Named; onClose: () =
             />
           ))}
         </Box>
+        {known?.flour && (
+          <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", flexWrap: "wrap", fontSize: "0.85rem" }}>
+            <span>Your cup is</span>
+            {SCOOPED.map(([name, density]) => (
+              <Button key={name} size="small" onClick={() => set({ gramsPerCup: Math.round(density * 2400) / 10 })}>
+                {name}, {density} g in 1 ml
+              </Button>
+            ))}
+          </Box>
+        )}
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.25 }}>
           {DIETS.map((diet) => (
             <TextField
