@@ -156,6 +156,19 @@ test("tabs tell each other: one that changed nothing follows, and does not echo"
   expect(a.session.state.draft.line).toBe("early");
 });
 
+test("news that comes while a saving is under way counts where the saving does not go through", async () => {
+  let answer: (result: Result<{ revision: number }>) => void = () => undefined;
+  const b = open(server(), { save: () => new Promise((settle) => (answer = settle)) });
+  b.session.change((note) => ({ ...note, name: "Of B" }));
+  await b.timers.pass(PAUSE_MS);
+  b.session.heard({ document: { ...START.document, name: "Of A" }, revision: 2 });
+  expect(b.session.state.conflict).toBeUndefined();
+  answer(fail({ code: "failed", path: [], got: NO_ANSWER }));
+  await b.timers.pass(0);
+  expect(b.session.state.saving).toBe("conflict");
+  expect(b.session.state.conflict?.theirs.document.name).toBe("Of A");
+});
+
 test("a tab that could not listen yet when the other saved is told as soon as it can", async () => {
   const host = server();
   const [first, second] = tabs(2);

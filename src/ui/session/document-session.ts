@@ -79,6 +79,8 @@ export class DocumentSession<T extends object> {
   private timer: unknown;
   private retryMs = RETRY_MS;
   private sending = false;
+  /** What was heard from elsewhere while a saving was under way: it counts where the saving does not go through. */
+  private heardMeanwhile: Revised<T> | undefined;
   /** To the same document in other tabs, while the view is there and until its last saving is answered. */
   private channel: Channel | undefined;
   private leaving = false;
@@ -180,7 +182,8 @@ export class DocumentSession<T extends object> {
       this.base = news;
       this.tell({ draft: news.document, saving: "saved", issue: undefined });
       this.keep();
-    } else if (!this.sending) this.clash(news);
+    } else if (this.sending) this.heardMeanwhile = news;
+    else this.clash(news);
   };
 
   private put(draft: T): void {
@@ -221,6 +224,8 @@ export class DocumentSession<T extends object> {
   }
 
   private answered(draft: T, answer: Result<{ readonly revision: number }>): void {
+    const news = this.heardMeanwhile;
+    this.heardMeanwhile = undefined;
     if (answer.ok) {
       this.base = { document: draft, revision: answer.value.revision };
       this.retryMs = RETRY_MS;
@@ -232,6 +237,7 @@ export class DocumentSession<T extends object> {
     if (issue.code === "conflict" && issue.got) return this.clash(issue.got as Revised<T>);
     this.tell({ saving: "not-saved", issue });
     this.keep();
+    if (news && news.revision > this.base.revision) return this.clash(news);
     // What the server does not take will not be taken a second time; what failed may go through later.
     if (issue.code !== "failed") return;
     this.timer = this.options.timers.set(() => this.settle(0), this.retryMs);
