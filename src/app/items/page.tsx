@@ -4,13 +4,15 @@ import { itemRepository } from "@/db/items";
 import { ownIngredientRepository } from "@/db/own-ingredients";
 import { ItemsList } from "@/ui/items/ItemsList";
 import { itemCards } from "@/ui/items/items.view-model";
+import { keepOwn } from "../own-actions";
 import { archiveItem, createItem } from "./actions";
 
 /** All items, those put away last. */
 export default function Page() {
   const repository = itemRepository(database());
   const { readable, unreadable } = repository.list({ archived: true });
-  const catalogue = catalogueOf(ownIngredientRepository(database()).list().readable);
+  const own = ownIngredientRepository(database()).list().readable;
+  const catalogue = catalogueOf(own);
   const inUse = new Set(repository.idsInUse());
   const cards = (used: boolean) =>
     itemCards(
@@ -25,6 +27,8 @@ export default function Page() {
       archive={archiveItem}
       taken={[...readable.map(({ document }) => document.id), ...unreadable.map((row) => row.id)]}
       create={createItem}
+      known={own.map((one) => one.id)}
+      keep={keepOwn}
     />
   );
 }

@@ -30,7 +30,7 @@ import { ChecksCard } from "./ChecksCard";
 import { ClaimsCard } from "./ClaimsCard";
 import { FinishCard } from "./FinishCard";
 import { GapsCard } from "./GapsCard";
-import { ExportItem } from "./ItemFile";
+import { ExportItem } from "./ExportItem";
 import { claimsLine } from "@/core/item/claims-text";
 import { FormulaTable } from "./FormulaTable";
 import { PasteLines } from "./PasteLines";

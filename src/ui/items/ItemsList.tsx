@@ -5,19 +5,16 @@ import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import type { Item } from "@/core/item/schema";
 import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
 import { useAttempt } from "../kit/use-attempt";
 import { Unreadable, type UnreadableRow } from "../kit/Unreadable";
 import { COLOUR, toneOf } from "../theme/tokens";
-import { ImportItem } from "./ItemFile";
+import { ImportItem, type ImportProps } from "./ImportItem";
 import type { ItemCardModel } from "./items.view-model";
 
-interface Props {
-  readonly taken: readonly string[];
-  readonly create: (item: Item) => Promise<Result<{ id: string }>>;
+interface Props extends ImportProps {
   readonly cards: readonly ItemCardModel[];
   readonly away: readonly ItemCardModel[];
   readonly unreadable: readonly UnreadableRow[];
@@ -25,7 +22,7 @@ interface Props {
 }
 
 /** What this cook can make, with what a piece is and what a batch takes. */
-export function ItemsList({ cards, away, unreadable, archive, taken, create }: Props) {
+export function ItemsList({ cards, away, unreadable, archive, taken, create, known, keep }: Props) {
   const router = useRouter();
   const { attempt, told } = useAttempt();
   return (
@@ -40,7 +37,7 @@ export function ItemsList({ cards, away, unreadable, archive, taken, create }: P
           <Button component={Link} href="/items/new" variant="contained" sx={{ ml: "auto" }}>
             Type in a recipe
           </Button>
-          <ImportItem taken={taken} create={create} />
+          <ImportItem taken={taken} create={create} known={known} keep={keep} />
         </Box>
         {told}
         <Unreadable rows={unreadable} kind="item" />

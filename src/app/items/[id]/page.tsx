@@ -3,6 +3,7 @@ import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
 import { ItemDesk } from "@/ui/items/ItemDesk";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
+import { OwnCatalogue } from "../../own-catalogue";
 import { archiveItem, duplicateItem, saveItem } from "../actions";
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
@@ -12,14 +13,16 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   if (!found) notFound();
   if (!found.ok) return <UnreadablePage id={id} kind="item" issue={found.issues[0]} />;
   return (
-    <ItemDesk
-      key={id}
-      stored={found.value}
-      place={repository.placeOf(id)}
-      away={repository.isArchived(id)}
-      save={saveItem}
-      duplicate={duplicateItem}
-      archive={archiveItem}
-    />
+    <OwnCatalogue>
+      <ItemDesk
+        key={id}
+        stored={found.value}
+        place={repository.placeOf(id)}
+        away={repository.isArchived(id)}
+        save={saveItem}
+        duplicate={duplicateItem}
+        archive={archiveItem}
+      />
+    </OwnCatalogue>
   );
 }
