@@ -28,6 +28,10 @@ test("a pork bun in cups with odd lines is kept with a gap, mended later, and fo
   await expect(claims(page)).toContainText("with meat or fish · contains gluten (wheat), egg, fish, milk");
   await expect(claims(page)).toContainText("not known what is in zorbel");
 
+  // What was typed stays as it was typed.
+  await page.getByRole("button", { name: "Show it" }).click();
+  await expect(page.getByRole("region", { name: "As it was written" })).toContainText("a handful of zorbel");
+
   // The gap is mended: the line is written anew.
   await page.getByLabel("Line of the filling").fill("80 g chopped mushrooms");
   await page.getByRole("button", { name: "Read it again" }).click();

@@ -1,4 +1,4 @@
-import { ALLERGEN_TAGS, allergenOf, ALLERGENS, tagsFor, type Allergen, type AllergenTag } from "../ingredients/allergen";
+import { allergenOf, ALLERGENS, tagsFor, type Allergen, type AllergenTag } from "../ingredients/allergen";
 import { propagateAllergens } from "../ingredients/allergens";
 import { lineClaims, UNKNOWN, type LineClaims } from "../ingredients/claims";
 import { findIngredient } from "../ingredients/find";
@@ -189,7 +189,3 @@ export function suits(
     !out(claims.oil)
   );
 }
-
-/** Every tag that an item has or may have, for whatever is fried after it. */
-export const tagsIn = (claims: ItemClaims): AllergenTag[] =>
-  ALLERGEN_TAGS.filter((tag) => [...claims.contains, ...claims.may].some(({ tags }) => tags.includes(tag)));

@@ -24,6 +24,7 @@ import type { Revised } from "../session/document-session";
 import { CupsSelect } from "../kit/CupsSelect";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR, toneOf } from "../theme/tokens";
+import { AsWritten } from "./AsWritten";
 import { BalanceCard } from "./BalanceCard";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { ChecksCard } from "./ChecksCard";
@@ -185,6 +186,7 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
             <ClaimsCard item={item} choices={choices} onChange={change} />
             <BalanceCard item={item} totals={totals} onChange={change} />
             <ChecksCard item={item} onChange={change} />
+            <AsWritten item={item} />
             <Paper component="section" aria-label="The piece" sx={{ p: 2 }}>
               <Typography variant="h2">The piece</Typography>
               <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
