@@ -82,7 +82,7 @@ function ownIngredient(entry: OwnIngredient, known: ReadonlyMap<string, Ingredie
   const base = known.get(entry.id) ?? (entry.like === undefined ? undefined : known.get(entry.like)) ?? NOTHING;
   const isNew = base === NOTHING;
   const without = new Set<AllergenTag>((entry.without ?? []).flatMap(({ allergen }) => tagsFor(allergen)));
-  const added = (entry.contains ?? []).flatMap((allergen) => tagsFor(allergen === "gluten" ? "wheat" : allergen));
+  const added = (entry.contains ?? []).flatMap((allergen) => tagsFor(allergen));
   const contains = [...new Set([...base.contains, ...added])].filter((tag) => !without.has(tag));
   const { waterPct: water, fatPct: fat, proteinPct: protein, saltPct: salt } = entry;
   return {
