@@ -10,6 +10,7 @@ import { GAP_TEXT } from "@/core/ingredients/read-line-text";
 import type { Reading } from "@/core/ingredients/read-line";
 import { readLines } from "@/core/item/recipe";
 import type { System } from "@/core/quantities/unit-table";
+import { NumberField } from "../kit/NumberField";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { COLOUR } from "../theme/tokens";
 
@@ -83,6 +84,19 @@ export function PasteLines({ label, value, onChange, system, error, placeholder 
               </Box>
               <Box sx={{ color: good ? COLOUR.ink : COLOUR.caution }}>
                 {text}
+                {reading.assumed && (
+                  <Box component="span" sx={{ display: "inline-flex", gap: 0.5, ml: 1, alignItems: "center" }}>
+                    <NumberField
+                      label={`A ${GLASS_NAME[reading.assumed.unit] ?? reading.assumed.unit} in ${reading.name}, ml`}
+                      value={reading.assumed.ml}
+                      onChange={(ml) => ml !== undefined && ml > 0 && ml <= 2000 && onChange(inMl(value, reading, ml))}
+                      width={72}
+                      late
+                      quiet
+                    />
+                    ml
+                  </Box>
+                )}
                 {reading.gap === "not-known" && !reading.heading && (
                   <Near name={reading.name} catalogue={catalogue} onTake={(name) => onChange(renamed(value, reading, name))} />
                 )}
@@ -98,6 +112,15 @@ export function PasteLines({ label, value, onChange, system, error, placeholder 
 /** The text with a line's words for an ingredient put in other words; what was written before stays in brackets. */
 const renamed = (text: string, reading: Reading, name: string): string =>
   text.replace(reading.text, reading.text.replace(reading.name, `${name} (${reading.name.replace(/[()]/g, "")})`));
+
+/** The text with a glass as so many ml: what was assumed is the cook's own now. */
+function inMl(text: string, reading: Reading, ml: number): string {
+  const { assumed, grams, found } = reading;
+  const perMl = (found?.main.gramsPerCup ?? 0) / 240;
+  if (!assumed || grams === null || perMl === 0) return text;
+  const total = Math.round(((grams / perMl) * ml) / assumed.ml);
+  return text.replace(reading.text, `${total} ml ${reading.name}`);
+}
 
 function Near({ name, catalogue, onTake }: { name: string; catalogue: Catalogue; onTake: (name: string) => void }) {
   const near = useMemo(() => guesses(name, catalogue.ingredients), [name, catalogue]);

@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { memo, type ReactNode } from "react";
+import { isProvisional } from "@/core/item/gaps";
 import { lengthText } from "@/core/shared/clock";
 import { issueText } from "@/core/shared/issue-text";
 import { Banner } from "../kit/Banner";
@@ -89,6 +90,7 @@ const AnswerStrip = memo(function AnswerStrip() {
   const { clock } = shown;
   const refused = usePlanDisplay(work.kind === "refused" ? work.plan : undefined);
   const summary = good && summarise(good.plan);
+  const provisional = (good?.request.items ?? []).filter(isProvisional).map((item) => item.name);
   const targets = good?.plan.day.targets ?? [];
   const goal = targets[0];
   return (
@@ -126,6 +128,7 @@ const AnswerStrip = memo(function AnswerStrip() {
               .map((cook) => `${cook.name} ${Math.round((100 * cook.busy) / cook.there)} %`)
               .join(" · ")}
           </Fact>
+          {provisional.length > 0 && <Fact label="Provisional">{provisional.join(", ")}</Fact>}
         </Box>
       )}
       {good && !summary && !stale && <Soft>Nothing to make yet: add an item to a wave or to the freezer.</Soft>}

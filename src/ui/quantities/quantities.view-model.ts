@@ -118,6 +118,7 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
         }),
         ...(batch.part === "dough" ? stickyLines(batch, item) : []),
         ...milder(batch, item, guests),
+        ...notWeighed(batch, itemOf),
       ],
     };
   });
@@ -230,6 +231,12 @@ function milder(batch: Batch, item: Item, guests: Eaters): string[] {
     const { restHeatG, asideHeatG } = milderPart(batch.totalG, line.grams, pieces / batch.pieces, mild);
     return `milder for ${pieces} children’s pieces: set ${Math.round(asideG)} g aside first; ${line.name} ${restHeatG.toFixed(1)} g to the rest, ${asideHeatG.toFixed(1)} g to theirs${fill}; ${mark}`;
   });
+}
+
+/** Lines of the recipe that stand on no scale yet: the cook sees them where the rest is weighed. */
+function notWeighed(batch: Weighing, itemOf: (id: string) => Item): string[] {
+  const open = batch.shares.flatMap(({ item }) => itemOf(item).gaps ?? []).filter((gap) => gap.in === batch.part);
+  return open.map((gap) => `not weighed yet: ${gap.text}`);
 }
 
 /** What to do with a dough that sticks when all its liquid is in; only where liquid goes in by feel. */
