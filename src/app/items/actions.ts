@@ -5,7 +5,7 @@ import { noteUsed } from "@/core/item/by-feel";
 import { itemIssues } from "@/core/item/check";
 import { copyOf } from "@/core/item/recipe";
 import { ItemSchema, type Item } from "@/core/item/schema";
-import { fail, ok, type Issues, type Result } from "@/core/shared/issue";
+import { fail, failWith, ok, type Issues, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
@@ -24,7 +24,7 @@ function store(input: unknown, from?: number): Result<Saved> {
   const parsed = parseWith(ItemSchema, input);
   if (!parsed.ok) return parsed;
   const issues = itemIssues({ items: [parsed.value] });
-  if (issues.length > 0) return fail(...(issues as unknown as Issues));
+  if (issues.length > 0) return failWith(issues);
   const saved = itemRepository(database()).save(parsed.value, { savedAt: new Date().toISOString(), from });
   if (saved.ok) revalidatePath("/items");
   return saved;

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { OwnIngredientSchema, type OwnIngredient } from "../ingredients/own";
 import { readDocument } from "../shared/documents";
-import { fail, ok, type Issues, type Result } from "../shared/issue";
+import { fail, failWith, ok, type Issues, type Result } from "../shared/issue";
 import { parseWith } from "../shared/parse";
 import { itemIssues } from "./check";
 import { freshId } from "./desk";
@@ -39,7 +39,7 @@ export function itemFromFile(text: string, taken: readonly string[]): Result<{ i
   const read = readDocument(ITEM_DOCUMENT, file.value.schemaVersion, file.value.item);
   if (!read.ok) return read;
   const issues = itemIssues({ items: [read.value] });
-  if (issues.length > 0) return fail(...(issues as unknown as Issues));
+  if (issues.length > 0) return failWith(issues);
   const { id } = read.value;
   const item = ItemSchema.parse(taken.includes(id) ? { ...read.value, id: freshId(read.value.name, taken) } : read.value);
   return ok({ item, own: file.value.own });

@@ -5,7 +5,7 @@ import { OURS, type Catalogue } from "../ingredients/own";
 import { readLine, type Reading } from "../ingredients/read-line";
 import { readOvenTemperature, type OvenRead } from "../quantities/oven-text";
 import type { System } from "../quantities/unit-table";
-import { fail, ok, type Issue, type Result } from "../shared/issue";
+import { failWith, ok, type Issue, type Result } from "../shared/issue";
 import { sum } from "../shared/rounding";
 import { freshId } from "./desk";
 import { holdBackFor } from "./by-feel";
@@ -145,7 +145,7 @@ export function itemFromRecipe(
   if (oven && !oven.ok) issues.push(oven.issues[0]);
   if (heated && !(form.minutes > 0 && form.minutes <= 300))
     refuse("out_of_range", "minutes", form.minutes, "minutes in the oven from 1 to 300");
-  if (issues.length > 0) return fail(...(issues as [Issue, ...Issue[]]));
+  if (issues.length > 0) return failWith(issues);
 
   const usableDough = usableDoughG(like, sum(dough.components.map((c) => c.grams)));
   const { cookingLossPct, handlingLossPct } = like.filling;

@@ -78,7 +78,10 @@ const ChangeSchema = z.unknown().transform((value, ctx): StepPatch[] => {
 });
 
 /** Changes to steps, as patches or as they are written by hand; either way they come out as patches. */
-export const StepPatchesSchema = z.array(ChangeSchema).transform((lists) => lists.flat());
+export const StepPatchesSchema = z
+  .array(ChangeSchema)
+  .max(200)
+  .transform((lists) => lists.flat());
 
 /** The step with a patch laid over it; undefined where it falls away. What the step does not have is not adjusted. */
 export function patchStep(step: Step, patch: StepPatch): Step | undefined {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { withInformative } from "../shared/known-keys";
 
 export const id = z.string().min(1).max(80);
 
@@ -13,7 +14,7 @@ export const RestSchema = z.object({
   target: minutes,
   max: minutes,
   atC: celsius,
-  where: z.string(),
+  where: z.string().max(80),
   yeasted: z.boolean().optional(),
 });
 
@@ -21,15 +22,18 @@ export const TimeSchema = z.object({ fixedMin: minutes, secPerPiece: z.number().
 
 export const TendSchema = z.object({ fromMin: z.int().min(-2000).max(2000), minutes: z.int().min(0).max(600) });
 
-const EquipmentSchema = z.object({
-  id,
-  amount: z.number().gt(0).max(100).optional(),
-  or: id.optional(),
-  settingC: celsius.optional(),
-  slots: z.number().gt(0).max(20).optional(),
-  tiers: z.number().gt(0).max(20).optional(),
-  recoveryMin: minutes.optional(),
-});
+const EquipmentSchema = withInformative(
+  z.object({
+    id,
+    amount: z.number().gt(0).max(100).optional(),
+    or: id.optional(),
+    settingC: celsius.optional(),
+    slots: z.number().gt(0).max(20).optional(),
+    tiers: z.number().gt(0).max(20).optional(),
+    recoveryMin: minutes.optional(),
+  }),
+  ["speed", "note"],
+);
 
 export const HEAT_KINDS = ["bake", "blind-bake", "steam", "fry", "pan-fry", "reheat"] as const;
 
@@ -57,8 +61,8 @@ export const PATHS = ["fresh", "freezer", "from-freezer"] as const;
 export type Path = (typeof PATHS)[number];
 
 export const ATTENTION = ["hands-on", "glance", "none"] as const;
-export const AheadSchema = z.object({ hours: z.number().min(0).max(1000), where: z.string() });
-export const HoldSchema = z.object({ best: z.string(), maxMin: minutes, how: text.default("") });
+export const AheadSchema = z.object({ hours: z.number().min(0).max(1000), where: z.string().max(80) });
+export const HoldSchema = z.object({ best: z.string().max(120), maxMin: minutes, how: text.default("") });
 export const CueSchema = z.object({
   see: text.optional(),
   feel: text.optional(),
@@ -70,13 +74,13 @@ export const CueSchema = z.object({
 export const STEP_FIELDS = {
   kind: z.enum(STEP_KINDS),
   do: text,
-  after: z.array(z.object({ step: id, minGapMin: minutes.optional(), maxGapMin: minutes.optional() })),
+  after: z.array(z.object({ step: id, minGapMin: minutes.optional(), maxGapMin: minutes.optional() })).max(50),
   time: TimeSchema,
   hands: z.int().min(0).max(6),
   attention: z.enum(ATTENTION),
   lot: z.enum(["batch", "tray", "load"]),
-  tend: z.array(TendSchema),
-  equipment: z.array(EquipmentSchema),
+  tend: z.array(TendSchema).max(50),
+  equipment: z.array(EquipmentSchema).max(20),
   rest: RestSchema,
   ahead: AheadSchema,
   hold: HoldSchema,
@@ -89,7 +93,7 @@ export const StepSchema = z.object({
   ...STEP_FIELDS,
   id,
   part: z.enum(["dough", "filling", "piece"]),
-  path: z.array(z.enum(PATHS)).min(1),
+  path: z.array(z.enum(PATHS)).min(1).max(3),
   do: text.default(""),
   after: STEP_FIELDS.after.default([]),
   time: TimeSchema.default({ fixedMin: 0, secPerPiece: 0 }),
@@ -104,7 +108,8 @@ export const StepSchema = z.object({
   coreC: celsius.optional(),
   when: z.object({ school: id, option: id }).optional(),
   alt: z
-    .array(z.object({ equipment: id, time: TimeSchema, attention: z.enum(ATTENTION), tend: z.array(TendSchema).optional() }))
+    .array(z.object({ equipment: id, time: TimeSchema, attention: z.enum(ATTENTION), tend: STEP_FIELDS.tend.optional() }))
+    .max(10)
     .optional(),
   cue: CueSchema.optional(),
   caution: text.optional(),

@@ -1,25 +1,34 @@
 import type { DocumentKind } from "../shared/documents";
 import { z } from "zod";
+import { withInformative } from "../shared/known-keys";
 import { SKILLS } from "../process/hands";
-import { id, clock, day, mm, stock } from "../shared/fields";
+import { id, clock, day, length, line, mm, rate, stock } from "../shared/fields";
 
-const CookSchema = z.object({
-  id,
-  name: z.string().min(1).max(80),
-  skill: z.enum(SKILLS),
-  hours: z.array(z.object({ day, from: clock, to: clock })),
-  notFor: z.array(z.string()).default([]),
-});
+const CookSchema = withInformative(
+  z.object({
+    id,
+    name: z.string().trim().min(1, { error: "a name" }).max(80),
+    skill: z.enum(SKILLS),
+    hours: z.array(z.object({ day, from: clock, to: clock })).max(100),
+    notFor: z.array(z.string().max(80)).max(100).default([]),
+  }),
+  ["note"],
+);
+
+/** Temperatures that an oven or a fryer may stand at, °C. */
+const chamberC = z.number().min(-20).max(500);
+/** Minutes by which a piece of equipment keeps the cook waiting. */
+const wait = z.number().min(0).max(600);
 
 const OvenSchema = z.object({
   count: stock,
   fan: z.boolean().default(true),
   shelfPositions: z.int().min(1).max(20),
   shelfMm: mm.optional(),
-  startC: z.number().default(20),
-  heatCPerMin: z.number().gt(0),
-  coolCPerMin: z.number().gt(0),
-  maxC: z.number().gt(0),
+  startC: chamberC.default(20),
+  heatCPerMin: rate,
+  coolCPerMin: rate,
+  maxC: z.number().min(50).max(500),
 });
 
 const EquipmentSchema = z
@@ -28,46 +37,63 @@ const EquipmentSchema = z
     tray: z.object({ count: stock, mm }).optional(),
     board: z.object({ count: stock, mm }).optional(),
     rack: z.object({ count: stock, mm: mm.optional() }).optional(),
-    tins: z.object({ count: stock, mm: z.number().optional() }).optional(),
-    mixer: z.object({ count: stock, maxDoughG: z.number().gt(0).optional(), minDoughG: z.number().min(0).optional() }).optional(),
+    tins: z.object({ count: stock, mm: length.optional() }).optional(),
+    mixer: z
+      .object({
+        count: stock,
+        maxDoughG: z.number().min(50).max(100000).optional(),
+        minDoughG: z.number().min(0).max(100000).optional(),
+      })
+      .optional(),
     oven: OvenSchema.optional(),
     hob: z.object({ count: stock }).optional(),
-    pot: z.object({ litres: z.array(z.number().gt(0)) }).optional(),
-    "lidded-pan": z.object({ count: stock, mm: z.number().gt(0).default(300) }).optional(),
+    pot: z.object({ litres: z.array(z.number().min(0.1).max(200)).max(50) }).optional(),
+    "lidded-pan": z.object({ count: stock, mm: length.default(300) }).optional(),
     steamer: z
       .object({
         count: stock,
         tiers: z.int().min(1).max(10).default(1),
-        mm: z.number().gt(0).default(280),
+        mm: length.default(280),
         hobs: stock.default(1),
-        heatUpMin: z.number().min(0).default(12),
+        heatUpMin: wait.default(12),
       })
       .optional(),
-    fryer: z
-      .object({
+    fryer: withInformative(
+      z.object({
         count: stock,
-        oilMl: z.number().gt(0).default(4000),
-        startC: z.number().default(20),
-        heatCPerMin: z.number().gt(0).default(10),
-        coolCPerMin: z.number().gt(0).default(1),
-        maxC: z.number().gt(0).default(190),
-        filterMin: z.number().min(0).default(12),
-        refillMin: z.number().min(0).default(25),
-      })
-      .optional(),
-    "fridge-shelf": z.object({ count: stock, fitsTraysEach: z.number().gt(0).default(1), c: z.number().default(4) }).optional(),
-    "freezer-tray": z.object({ count: stock, c: z.number().default(-18) }).optional(),
+        oilMl: z.number().min(100).max(100000).default(4000),
+        startC: chamberC.default(20),
+        heatCPerMin: rate.default(10),
+        coolCPerMin: rate.default(1),
+        maxC: z.number().min(50).max(300).default(190),
+        filterMin: wait.default(12),
+        refillMin: wait.default(25),
+      }),
+      ["kW", "basketMm", "note"],
+    ).optional(),
+    "fridge-shelf": withInformative(
+      z.object({ count: stock, fitsTraysEach: z.number().min(0.1).max(20).default(1), c: z.number().min(-5).max(20).default(4) }),
+      ["note"],
+    ).optional(),
+    "freezer-tray": withInformative(z.object({ count: stock, c: z.number().min(-90).max(0).default(-18) }), ["note"]).optional(),
   })
-  .catchall(z.object({ count: stock }).loose());
+  // Whatever else a step names: the kitchen's check tells what no step does.
+  .catchall(z.object({ count: stock, mm: z.union([mm, length]).optional(), note: line.optional() }));
 
 /** Cooks and their hours, equipment and its sizes, the room through the day. */
 export const KitchenSchema = z.object({
   id,
-  name: z.string().min(1).max(120),
-  line: z.string().default(""),
-  roomC: z.array(z.object({ from: clock, to: clock, c: z.number().min(0).max(45) })).min(1),
-  cooks: z.array(CookSchema).min(1, { error: "at least one cook" }),
-  breaks: z.array(z.object({ day, from: clock, to: clock, why: z.string().optional() })).default([]),
+  name: z.string().trim().min(1, { error: "a name" }).max(120),
+  line: line.default(""),
+  roomC: z
+    .array(z.object({ from: clock, to: clock, c: z.number().min(0).max(45) }))
+    .min(1)
+    .max(48),
+  cooks: z.array(CookSchema).min(1, { error: "at least one cook" }).max(20),
+  breaks: z
+    .array(z.object({ day, from: clock, to: clock, why: line.optional() }))
+    .max(100)
+    .default([]),
   equipment: EquipmentSchema,
 });
 

@@ -1,4 +1,4 @@
-import { fail, ok, type Issues, type Result } from "../shared/issue";
+import { failWith, ok, type Result } from "../shared/issue";
 import { parseWith } from "../shared/parse";
 import { RequestSchema } from "./request";
 import { gatheringIssues } from "../gathering/check";
@@ -17,5 +17,5 @@ export function parseRequest(input: unknown): Result<PlanRequest> {
   const parsed = parseWith(RequestSchema, input);
   if (!parsed.ok) return parsed;
   const issues: Issue[] = requestIssues(parsed.value);
-  return issues.length > 0 ? fail(...(issues as unknown as Issues)) : ok(parsed.value);
+  return issues.length > 0 ? failWith(issues) : ok(parsed.value);
 }

@@ -1,24 +1,28 @@
 import { z } from "zod";
-import { fail, ok, type Issue, type Result } from "../shared/issue";
+import { fail, failWith, ok, type Issue, type Result } from "../shared/issue";
+import { passingOver } from "../shared/known-keys";
 import { parseWith } from "../shared/parse";
 
 /** Largest number of tasks that is read at all; beyond it the answer is an error at once, never a hang. */
 export const MAX_TASKS = 20000;
 const LARGE = 1e7;
 
+/** The format promises that a field which it does not name is passed over. */
+const open = <T extends z.core.$ZodLooseShape>(shape: T) => passingOver(z.object(shape));
+
 const minutes = z.int().min(-LARGE).max(LARGE);
 const count = z.int().min(0).max(LARGE);
 const cost = z.number().min(0).max(1e9);
 const id = z.string().min(1);
 
-const PoolSchema = z.object({
+const PoolSchema = open({
   id,
   kind: z.literal("pool"),
   capacity: count,
   calendar: z.array(z.tuple([minutes, minutes, count], { error: "[from, to, units], three whole numbers" })).optional(),
 });
 
-const ChamberSchema = z.object({
+const ChamberSchema = open({
   id,
   kind: z.literal("chamber"),
   slots: count,
@@ -29,7 +33,7 @@ const ChamberSchema = z.object({
   ranked: z.boolean().default(false),
 });
 
-const UseSchema = z.object({
+const UseSchema = open({
   resource: z.union([id, z.array(id).min(1)], { error: "a resource id or a list of them that is not empty" }),
   amount: z.int().min(1).max(LARGE).default(1),
   setting: z.number().optional(),
@@ -39,16 +43,16 @@ const UseSchema = z.object({
   minutes: z.union([count, z.array(count).min(1)], { error: "whole minutes, or a list of them" }).optional(),
 });
 
-const DurationSchema = z.union([count, z.tuple([count, count]), z.object({ of: count, minutes: z.array(count).min(1) })], {
+const DurationSchema = z.union([count, z.tuple([count, count]), open({ of: count, minutes: z.array(count).min(1) })], {
   error: "whole minutes, [min, max], or { of, minutes }",
 });
 
-const TaskSchema = z.object({
+const TaskSchema = open({
   id,
   label: z.string().optional(),
   duration: DurationSchema,
   uses: z.array(UseSchema).default([]),
-  after: z.array(z.object({ task: id, min: minutes.default(0), max: minutes.optional() })).default([]),
+  after: z.array(open({ task: id, min: minutes.default(0), max: minutes.optional() })).default([]),
   earliest: minutes.optional(),
   latest: minutes.optional(),
   due: minutes.optional(),
@@ -57,12 +61,12 @@ const TaskSchema = z.object({
   stretchCost: cost.default(0),
 });
 
-export const ProblemSchema = z.object({
+export const ProblemSchema = open({
   format: z.literal("unisynth-problem/1"),
   horizon: z.int().min(0).max(LARGE),
   resources: z.array(z.discriminatedUnion("kind", [PoolSchema, ChamberSchema], { error: 'a kind "pool" or "chamber"' })),
   tasks: z.array(TaskSchema).max(MAX_TASKS),
-  costs: z.object({ makespan: cost.default(0), span: cost.default(0) }).default({ makespan: 0, span: 0 }),
+  costs: open({ makespan: cost.default(0), span: cost.default(0) }).default({ makespan: 0, span: 0 }),
 });
 
 /** A schedule problem as written; see the README for the format. Minutes are whole, intervals half open. */
@@ -104,7 +108,7 @@ export function parseProblem(input: unknown): Result<Problem> {
   if (!parsed.ok) return parsed;
   const issues = [...resourceIssues(parsed.value), ...taskIssues(parsed.value)];
   if (issues.length === 0) issues.push(...ringIssues(parsed.value));
-  return issues.length > 0 ? fail(...(issues as [Issue, ...Issue[]])) : ok(parsed.value);
+  return issues.length > 0 ? failWith(issues) : ok(parsed.value);
 }
 
 function duplicates(ids: readonly { id: string }[], list: string): Issue[] {

@@ -1,6 +1,6 @@
 import type { z } from "zod";
 import { fail, type Result } from "./issue";
-import { parseWith } from "./parse";
+import { parseKnown } from "./parse";
 
 /** A document of an older version as one of the next. What it cannot make sense of it leaves for the schema to refuse. */
 export type Upcaster = (document: Record<string, unknown>) => Record<string, unknown>;
@@ -30,5 +30,5 @@ export function readDocument<S extends z.ZodType>(
   for (let version = written; version < kind.version; version++)
     if (now !== null && typeof now === "object" && !Array.isArray(now))
       now = kind.upcasters[version](now as Record<string, unknown>);
-  return parseWith(kind.schema, now);
+  return parseKnown(kind.schema, now);
 }

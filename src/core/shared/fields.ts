@@ -9,6 +9,16 @@ export const clock = z.string().refine((t) => minutesOfClock(t) !== undefined, {
 
 export const day = z.int().min(-30).max(30);
 
-export const mm = z.tuple([z.number().gt(0), z.number().gt(0)]);
+/** A length in a kitchen, mm. */
+export const length = z.number().min(5).max(3000);
+
+/** Length and width, mm. */
+export const mm = z.tuple([length, length]);
+
+/** Words that are shown as they are. */
+export const line = z.string().max(600);
+
+/** Degrees a minute by which something warms or cools. */
+export const rate = z.number().min(0.01).max(200);
 
 export const stock = z.int().min(0).max(500);

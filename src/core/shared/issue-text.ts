@@ -1,13 +1,21 @@
 import type { Issue } from "./issue";
+import { oneLine } from "./one-line";
 
 /** A path as people read it: `gathering.guests[0].count`. */
 export const pathText = (path: Issue["path"]): string =>
-  path.reduce<string>((text, key) => (typeof key === "number" ? `${text}[${key}]` : text === "" ? key : `${text}.${key}`), "");
+  path.reduce<string>(
+    (text, key) => (typeof key === "number" ? `${text}[${key}]` : text === "" ? cut(key) : `${text}.${cut(key)}`),
+    "",
+  );
+
+const LONGEST = 60;
+const cut = (text: string): string => (text.length > LONGEST ? `${text.slice(0, LONGEST - 3)}…` : text);
 
 const shown = (value: unknown): string => {
   if (typeof value === "number") return Number.isNaN(value) ? "not a number" : String(value);
-  const text = JSON.stringify(value) ?? "nothing";
-  return text.length > 60 ? `${text.slice(0, 57)}…` : text;
+  // Of a long list or text the beginning is enough, and the whole of it need not be written first.
+  const some = Array.isArray(value) ? value.slice(0, LONGEST) : typeof value === "string" ? value.slice(0, LONGEST * 2) : value;
+  return cut(JSON.stringify(some) ?? "nothing");
 };
 
 const REASON: Record<Issue["code"], (issue: Issue) => string> = {
@@ -27,5 +35,5 @@ const REASON: Record<Issue["code"], (issue: Issue) => string> = {
 export function issueText(issue: Issue, name?: string): string {
   const field = name ?? (pathText(issue.path) || "the input");
   const expected = issue.wanted ? `; expected ${issue.wanted}` : "";
-  return `${field} ${REASON[issue.code](issue)}${expected}`;
+  return oneLine(`${field} ${REASON[issue.code](issue)}${expected}`);
 }

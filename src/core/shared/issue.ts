@@ -29,6 +29,15 @@ export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 /** A result that is not, with at least one issue. */
 export const fail = (...issues: [Issue, ...Issue[]]): { readonly ok: false; readonly issues: Issues } => ({ ok: false, issues });
 
+/** More faults than anybody reads: beyond them only the first ones are told. */
+export const MOST_ISSUES = 20;
+
+/** A result that is not, for a list of issues that is not empty and may be without end: the first ones are told. */
+export const failWith = (issues: readonly Issue[]): { readonly ok: false; readonly issues: Issues } => ({
+  ok: false,
+  issues: issues.slice(0, MOST_ISSUES) as unknown as Issues,
+});
+
 /** For a case the types rule out; reaching it is our bug. */
 export function unreachable(value: never): never {
   throw new Error(`unreachable: ${JSON.stringify(value)}`);

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { hostileIn } from "./guard";
-import { fail, ok, type Issue, type Issues, type Result } from "./issue";
+import { nearest, unknownKeys } from "./known-keys";
+import { fail, failWith, MOST_ISSUES, ok, type Issue, type Result } from "./issue";
 
 const valueAt = (input: unknown, path: readonly PropertyKey[]): unknown =>
   path.reduce<unknown>(
@@ -21,7 +22,12 @@ const TYPE_NAMES: Record<string, string> = {
 /** Zod's own words, which a schema's own text replaces. */
 const ZODS_WORDS = /^(Invalid|Too |Unrecognized|Expected)/;
 
-function wantedOf(issue: z.core.$ZodIssue): string {
+const didYouMean = (got: unknown, known: readonly unknown[]): string => {
+  const near = typeof got === "string" ? nearest(got, known.map(String)) : undefined;
+  return near === undefined ? "" : `; did you mean “${near}”?`;
+};
+
+function wantedOf(issue: z.core.$ZodIssue, got: unknown): string {
   if (!ZODS_WORDS.test(issue.message)) return issue.message;
   switch (issue.code) {
     case "invalid_type":
@@ -33,11 +39,12 @@ function wantedOf(issue: z.core.$ZodIssue): string {
           : `at least ${issue.minimum} entries`
         : `a number ${issue.inclusive === false ? "above" : "of at least"} ${issue.minimum}`;
     case "too_big":
-      return issue.origin === "array" || issue.origin === "string"
+      if (issue.origin === "string") return `at most ${issue.maximum} characters`;
+      return issue.origin === "array"
         ? `at most ${issue.maximum} entries`
         : `a number ${issue.inclusive === false ? "below" : "of at most"} ${issue.maximum}`;
     case "invalid_value":
-      return `one of ${issue.values.map((v) => JSON.stringify(v)).join(", ")}`;
+      return `one of ${issue.values.map((v) => JSON.stringify(v)).join(", ")}${didYouMean(got, issue.values)}`;
     default:
       return issue.message;
   }
@@ -62,24 +69,42 @@ function codeOf(issue: z.core.$ZodIssue, got: unknown): Issue["code"] {
   }
 }
 
-/**
- * Parses anything that comes from outside with its one schema.
- * A schema may give its own expectation as its error text, e.g. `z.union([...], { error: "a number or [min, max]" })`.
- * What no schema should be shown (prototype keys, endless texts, cycles) is refused before.
- * @returns the parsed value, or every issue in the order in which Zod found them
- */
-export function parseWith<S extends z.ZodType>(schema: S, input: unknown): Result<z.output<S>> {
-  const hostile = hostileIn(input);
-  if (hostile) return fail(hostile);
-  const parsed = schema.safeParse(input);
-  if (parsed.success) return ok(parsed.data);
-  const issues = parsed.error.issues.flatMap((issue): Issue[] => {
+/** What is said of a value: of a list that is too long or too short how long it is. */
+const gotOf = (issue: z.core.$ZodIssue, got: unknown): unknown =>
+  issue.code === "too_big" && Array.isArray(got) ? `${got.length} entries` : got;
+
+function issuesOf(error: z.ZodError, input: unknown): Issue[] {
+  return error.issues.slice(0, MOST_ISSUES).flatMap((issue): Issue[] => {
     const path = issue.path as (string | number)[];
     const got = valueAt(input, issue.path);
     // Of a field that is not one its name is what is wrong.
     if (issue.code === "unrecognized_keys")
       return issue.keys.map((key) => ({ code: "unknown", path: [...path, key], got: key, wanted: "the name of a field" }));
-    return [{ code: codeOf(issue, got), path, got, wanted: wantedOf(issue) }];
+    return [{ code: codeOf(issue, got), path, got: gotOf(issue, got), wanted: wantedOf(issue, got) }];
   });
-  return fail(...(issues as unknown as Issues));
 }
+
+const read = <S extends z.ZodType>(schema: S, input: unknown, strange: (most: number) => Issue[]): Result<z.output<S>> => {
+  const hostile = hostileIn(input);
+  if (hostile) return fail(hostile);
+  const parsed = schema.safeParse(input);
+  const wrong = parsed.success ? [] : issuesOf(parsed.error, input);
+  // A document of another kind is told so; else the strange field comes first, since what is missing may be meant by it.
+  const [format, rest] = [wrong.filter(isOfFormat), wrong.filter((issue) => !isOfFormat(issue))];
+  const issues = [...format, ...strange(MOST_ISSUES), ...rest];
+  return issues.length > 0 ? failWith(issues) : ok(parsed.data as z.output<S>);
+};
+
+const isOfFormat = ({ path }: Issue): boolean => path.length === 1 && path[0] === "format";
+
+/**
+ * Parses anything that comes from outside with its one schema; fields that the schema does not know are refused.
+ * A schema may give its own expectation as its error text, e.g. `z.union([...], { error: "a number or [min, max]" })`.
+ * What no schema should be shown (prototype keys, endless texts, cycles) is refused before.
+ * @returns the parsed value, or the first twenty issues: the strange fields, then in the order in which Zod found them
+ */
+export const parseWith = <S extends z.ZodType>(schema: S, input: unknown): Result<z.output<S>> =>
+  read(schema, input, (most) => unknownKeys(schema, input, most));
+
+/** Reads what is known of a document and lets other fields go: one that this application stored in an older version. */
+export const parseKnown = <S extends z.ZodType>(schema: S, input: unknown): Result<z.output<S>> => read(schema, input, () => []);

@@ -4,7 +4,7 @@ import { PantrySchema } from "@/core/batching/shopping-list";
 import { GatheringSchema } from "@/core/gathering/schema";
 import { keptPlanIssues } from "@/core/plan/check-kept";
 import { KEPT_PLAN_DOCUMENT } from "@/core/plan/kept-plan";
-import { fail, ok, type Issues, type Result } from "@/core/shared/issue";
+import { fail, failWith, ok, type Issues, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
@@ -34,7 +34,7 @@ export async function savePlan(input: unknown): Promise<Result<{ id: number }>> 
   if (!parsed.ok) return parsed;
   return outcome(() => {
     const issues = keptPlanIssues(parsed.value);
-    if (issues.length > 0) return fail(...(issues as unknown as Issues));
+    if (issues.length > 0) return failWith(issues);
     const { id } = parsed.value.request.gathering;
     const db = database();
     if (!gatheringRepository(db).isThere(id))
