@@ -1,6 +1,12 @@
 import type { Issue } from "../shared/issue";
+import { repeatedIds } from "../shared/repeated";
+import { sum } from "../shared/rounding";
 import { gatheringDate, planDays } from "./calendar";
 import type { Occasion } from "./occasion";
+import type { Gathering } from "./schema";
+
+/** More pieces in all than anybody makes at home, and than a plan is looked for. */
+export const MOST_PIECES = 4000;
 
 /**
  * What a gathering says that does not fit its items, its kitchen or today. Issues: `unknown` (an item, option, filling or step that is not there),
@@ -81,6 +87,21 @@ export function gatheringIssues(request: Occasion): Issue[] {
         wanted: `a step of ${item.name}`,
       });
   });
+  const steps = new Set(items.flatMap((item) => item.steps.map((step) => step.id)));
+  issues.push(...repeatedIds(gathering.rules, ["gathering", "rules"], "an id that no other rule has"));
+  gathering.rules.forEach((rule, r) =>
+    rule.steps.forEach((step, s) => {
+      if (!steps.has(step))
+        issues.push({
+          code: "unknown",
+          path: ["gathering", "rules", r, "steps", s],
+          got: step,
+          wanted: "the id of a step of one of the items",
+        });
+    }),
+  );
+  if (issues.length > 0) return issues;
+  issues.push(...amountIssues(gathering));
   if (issues.length > 0) return issues;
 
   const days = planDays(request);
@@ -103,4 +124,30 @@ export function gatheringIssues(request: Occasion): Issue[] {
       issues.push({ code: "out_of_range", path: ["gathering", "freezer", i, "by"], got: item.by.time, wanted: needsHands });
   });
   return issues;
+}
+
+/** Pieces that are asked for outright: in all no more than anybody makes, and of one item no more done ahead than there are. */
+function amountIssues({ waves, freezer, doneAhead }: Gathering): Issue[] {
+  const asked = new Map<string, (number | undefined)[]>();
+  const ask = (recipe: string, pieces?: number) => asked.set(recipe, [...(asked.get(recipe) ?? []), pieces]);
+  for (const { recipe, pieces } of [...waves.flatMap((wave) => wave.items), ...freezer]) ask(recipe, pieces);
+  const all = sum([...asked.values()].flat().map((pieces) => pieces ?? 0));
+  if (all > MOST_PIECES)
+    return [{ code: "out_of_range", path: ["gathering"], got: `${all} pieces`, wanted: `at most ${MOST_PIECES} pieces in all` }];
+  return doneAhead.flatMap(({ recipe, pieces }, i): Issue[] => {
+    const wanted = asked.get(recipe) ?? [];
+    // What follows from the guests is counted later.
+    if (pieces === undefined || wanted.includes(undefined)) return [];
+    const most = sum(wanted.map((count) => count ?? 0));
+    return pieces > most
+      ? [
+          {
+            code: "out_of_range",
+            path: ["gathering", "doneAhead", i, "pieces"],
+            got: pieces,
+            wanted: `at most the ${most} pieces that are made`,
+          },
+        ]
+      : [];
+  });
 }

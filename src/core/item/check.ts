@@ -1,6 +1,8 @@
 import type { Issue } from "../shared/issue";
+import { referenceIssues } from "./references";
 import type { Item } from "./schema";
 import type { Step } from "./step";
+import { stepIssues } from "./step-check";
 import { patchSteps, type StepPatch } from "./step-patch";
 
 /** References inside items that the schema cannot see: step ids, rings, rests that end before they begin. */
@@ -15,6 +17,7 @@ export function itemIssues({ items }: { readonly items: readonly Item[] }): Issu
     const ids = new Set(item.steps.map((step) => step.id));
     if (ids.size < item.steps.length)
       issues.push({ code: "inconsistent", path: at("steps"), got: item.id, wanted: "step ids that differ" });
+    issues.push(...referenceIssues(item, at));
     item.steps.forEach((step, s) => {
       step.after.forEach((link, a) => {
         if (!ids.has(link.step))
@@ -39,6 +42,9 @@ export function itemIssues({ items }: { readonly items: readonly Item[] }): Issu
           got: step.rest.max,
           wanted: `at least min (${step.rest.min})`,
         });
+      else
+        for (const { path, issue } of stepIssues(step, item.base.pieces))
+          issues.push({ ...issue, path: at("steps", s, ...path) });
     });
     const ring = findRing(item.steps);
     if (ring)
@@ -52,10 +58,19 @@ export function itemIssues({ items }: { readonly items: readonly Item[] }): Issu
         got: ring,
         wanted: "steps that do not wait for themselves",
       });
-    else for (const { path, patches } of patchLists(item)) issues.push(...patchIssues(item.steps, patches, at(...path)));
+    else for (const { path, patches } of patchLists(item)) issues.push(...patchIssues(item, patches, at(...path)));
   });
   return issues;
 }
+
+/** Equipment that an item's steps name, under whatever options. */
+export const equipmentNamed = (item: Item): string[] => {
+  const patched = patchLists(item).flatMap(({ patches }) =>
+    patches.flatMap((patch) => (patch.kind === "set" ? (patch.fields.equipment ?? []) : [])),
+  );
+  const entries = [...item.steps.flatMap((step) => step.equipment), ...patched];
+  return entries.flatMap(({ id, or }) => (or === undefined ? [id] : [id, or]));
+};
 
 /** Every list of patches in an item, with its place. */
 function patchLists(item: Item): { readonly path: (string | number)[]; readonly patches: readonly StepPatch[] }[] {
@@ -71,7 +86,7 @@ function patchLists(item: Item): { readonly path: (string | number)[]; readonly 
 }
 
 /** What patches refer to that is not there, and what the steps would become with them. */
-function patchIssues(steps: readonly Step[], patches: readonly StepPatch[], path: (string | number)[]): Issue[] {
+function patchIssues({ steps, base }: Item, patches: readonly StepPatch[], path: (string | number)[]): Issue[] {
   const byId = new Map(steps.map((step) => [step.id, step]));
   const issues = patches.flatMap((patch): Issue[] => {
     const step = byId.get(patch.step);
@@ -91,6 +106,8 @@ function patchIssues(steps: readonly Step[], patches: readonly StepPatch[], path
   const short = patched.find((step) => step.rest && step.rest.max < step.rest.min);
   if (short)
     return [{ code: "inconsistent", path, got: short.rest!.max, wanted: `at least min (${short.rest!.min}) of ${short.id}` }];
+  const wrong = patched.flatMap((step) => stepIssues(step, base.pieces).map(({ issue }) => ({ ...issue, path })));
+  if (wrong.length > 0) return wrong;
   const ring = findRing(patched);
   return ring ? [{ code: "inconsistent", path, got: ring, wanted: "steps that do not wait for themselves" }] : [];
 }

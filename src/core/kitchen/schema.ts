@@ -80,6 +80,12 @@ const EquipmentSchema = z
   // Whatever else a step names: the kitchen's check tells what no step does.
   .catchall(z.object({ count: stock, mm: z.union([mm, length]).optional(), note: line.optional() }));
 
+/** Equipment that is known by its name; a step may name any other besides. */
+export const KNOWN_EQUIPMENT: ReadonlySet<string> = new Set([
+  ...Object.keys(EquipmentSchema.shape),
+  ...["scale", "probe", "bowl", "dish", "rolling-pin", "piping-bag", "steamer-tier", "dry-pan"],
+]);
+
 /** Cooks and their hours, equipment and its sizes, the room through the day. */
 export const KitchenSchema = z.object({
   id,

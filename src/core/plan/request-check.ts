@@ -2,14 +2,16 @@ import { failWith, ok, type Result } from "../shared/issue";
 import { parseWith } from "../shared/parse";
 import { RequestSchema } from "./request";
 import { gatheringIssues } from "../gathering/check";
-import { itemIssues } from "../item/check";
+import { equipmentNamed, itemIssues } from "../item/check";
 import { kitchenIssues } from "../kitchen/check";
 import type { Issue } from "../shared/issue";
 import type { PlanRequest } from "./request";
 
 /** What the schema cannot see: references between items, kitchen and gathering, and what contradicts itself. */
 export function requestIssues(request: PlanRequest): Issue[] {
-  return [...itemIssues(request), ...kitchenIssues(request), ...gatheringIssues(request)];
+  const { items, kitchen } = request;
+  const named = new Set(items.flatMap(equipmentNamed));
+  return [...itemIssues(request), ...kitchenIssues({ kitchen, named }), ...gatheringIssues(request)];
 }
 
 /** Reads a request and checks what its fields say about each other. */

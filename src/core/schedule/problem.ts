@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { fail, failWith, ok, type Issue, type Result } from "../shared/issue";
 import { passingOver } from "../shared/known-keys";
+import { repeatedIds } from "../shared/repeated";
 import { parseWith } from "../shared/parse";
 
 /** Largest number of tasks that is read at all; beyond it the answer is an error at once, never a hang. */
@@ -111,16 +112,7 @@ export function parseProblem(input: unknown): Result<Problem> {
   return issues.length > 0 ? failWith(issues) : ok(parsed.value);
 }
 
-function duplicates(ids: readonly { id: string }[], list: string): Issue[] {
-  const seen = new Set<string>();
-  return ids.flatMap(({ id }, index) => {
-    const repeated = seen.has(id);
-    seen.add(id);
-    return repeated
-      ? [{ code: "inconsistent", path: [list, index, "id"], got: id, wanted: "an id that no other has" } as const]
-      : [];
-  });
-}
+const duplicates = (ids: readonly { id: string }[], list: string): Issue[] => repeatedIds(ids, [list], "an id that no other has");
 
 function resourceIssues(problem: Problem): Issue[] {
   const issues = [...duplicates(problem.resources, "resources"), ...duplicates(problem.tasks, "tasks")];
