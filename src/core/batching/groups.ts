@@ -27,10 +27,16 @@ export interface Group {
   readonly together?: string;
 }
 
-/** Steps that belong to the dough (or filling): those of that part, and all that lead up to them. */
+/**
+ * Steps that belong to the dough (or filling): those of that part, and all that lead up to them. A step of the other part is
+ * the other's, and one that leads up to both is the dough's.
+ */
 function phase(steps: readonly Step[], part: "dough" | "filling"): Step[] {
-  const inside = new Set(steps.filter((step) => step.part === part).flatMap((step) => [...throughStep(steps, step.id)]));
-  return steps.filter((step) => inside.has(step.id));
+  const leadingTo = (to: Step["part"]) =>
+    new Set(steps.filter((step) => step.part === to).flatMap((step) => [...throughStep(steps, step.id)]));
+  const inside = leadingTo(part);
+  const dough = part === "dough" ? new Set<string>() : leadingTo("dough");
+  return steps.filter((step) => step.part === part || (step.part === "piece" && inside.has(step.id) && !dough.has(step.id)));
 }
 
 const signature = (steps: readonly Step[], components: unknown): string =>

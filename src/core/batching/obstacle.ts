@@ -11,6 +11,8 @@ export const ObstacleSchema = z.discriminatedUnion("code", [
   z.object({ code: z.literal("too-hot"), ...at, equipment: z.string(), settingC: z.number(), mostC: z.number() }),
   z.object({ code: z.literal("no-load"), ...at }),
   z.object({ code: z.literal("mixer-too-small"), item: z.string(), pieceG: z.number(), mixerG: z.number() }),
+  /** What follows a step begins later than the piece may wait. */
+  z.object({ code: z.literal("cannot-wait"), ...at, mayWaitMin: z.number(), mustWaitMin: z.number() }),
   /** Loads one after another: the first would be older at the table than it may be. Minutes and pieces. */
   z.object({
     code: z.literal("too-many-loads"),

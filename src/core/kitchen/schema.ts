@@ -20,8 +20,11 @@ const chamberC = z.number().min(-20).max(500);
 /** Minutes by which a piece of equipment keeps the cook waiting. */
 const wait = z.number().min(0).max(600);
 
+/** Ovens, steamers, fryers: each is a chamber of its own. */
+const chambers = z.int().min(0).max(12);
+
 const OvenSchema = z.object({
-  count: stock,
+  count: chambers,
   fan: z.boolean().default(true),
   shelfPositions: z.int().min(1).max(20),
   shelfMm: mm.optional(),
@@ -51,7 +54,7 @@ const EquipmentSchema = z
     "lidded-pan": z.object({ count: stock, mm: length.default(300) }).optional(),
     steamer: z
       .object({
-        count: stock,
+        count: chambers,
         tiers: z.int().min(1).max(10).default(1),
         mm: length.default(280),
         hobs: stock.default(1),
@@ -60,7 +63,7 @@ const EquipmentSchema = z
       .optional(),
     fryer: withInformative(
       z.object({
-        count: stock,
+        count: chambers,
         oilMl: z.number().min(100).max(100000).default(4000),
         startC: chamberC.default(20),
         heatCPerMin: rate.default(10),

@@ -35,6 +35,8 @@ export function obstacleText(obstacle: Obstacle, nameOf: (item: string) => strin
       return `${name}: this kitchen has nothing that takes a load for ${obstacle.kind}`;
     case "mixer-too-small":
       return `${name}: one piece needs ${Math.round(obstacle.pieceG)} g of dough and the mixer takes ${obstacle.mixerG} g`;
+    case "cannot-wait":
+      return `${name}: after ${obstacle.kind} it may wait ${lengthText(obstacle.mayWaitMin)}, and what follows begins ${lengthText(obstacle.mustWaitMin)} later at the earliest`;
     case "too-many-loads":
       return (
         `${name}: ${obstacle.pieces} pieces need ${obstacle.loads} ${obstacle.chamber} loads of ${obstacle.perLoad}, ${obstacle.apartMin} min apart; ` +

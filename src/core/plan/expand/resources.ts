@@ -45,7 +45,7 @@ export function poolResources(
       id: ABOUT,
       kind: "pool",
       capacity: tasks.length,
-      calendar: spans.map(([from, to]) => [from, Math.min(to, horizon), tasks.length]),
+      calendar: spans.filter(([from]) => from < horizon).map(([from, to]) => [from, Math.min(to, horizon), tasks.length]),
     });
   }
   return [...cooks, ...pools];

@@ -54,7 +54,7 @@ export class TaskBuilder {
     const poolUses: PoolUse[] = [];
     const tasks = workload.works.map((work) => this.taskOf(work, windows.get(work.id), poolUses));
     const readyAfter = new Map([...windows].map(([id, window]) => [id, window.ready]));
-    addLinks(tasks, linked, workload, windows);
+    addLinks(tasks, linked, workload, windows, this.obstacles);
     addWaits(tasks, linked, poolUses);
     addServing(tasks, workload, readyAfter);
     return { tasks, poolUses, readyAfter };

@@ -1,3 +1,4 @@
+import type { Obstacles } from "../../batching/obstacle";
 import { COST } from "./costs";
 import { taskText } from "../task-text";
 import { waitInfo } from "./task-info";
@@ -14,12 +15,21 @@ export function addLinks(
   linked: Linked,
   workload: Workload,
   windows: ReadonlyMap<string, RestWindow>,
+  obstacles: Obstacles,
 ): void {
   const byId = new Map(tasks.map((task) => [task.id, task]));
   for (const { before, after, min, max, withinRest } of linked.links) {
     const window = windows.get(before.id);
     const limit = withinRest && window ? window.max - window.min : max;
-    byId.get(after.id)!.after!.push({ task: before.id, min, ...(limit !== undefined && { max: limit }) });
+    if (limit !== undefined && limit < min)
+      obstacles.add({
+        code: "cannot-wait",
+        item: before.item.id,
+        kind: before.step.kind,
+        mayWaitMin: Math.round(limit),
+        mustWaitMin: Math.round(min),
+      });
+    byId.get(after.id)!.after!.push({ task: before.id, min, ...(limit !== undefined && { max: Math.max(min, limit) }) });
   }
   const startOrder = (first: Work, second: Work) => {
     const task = byId.get(first.id)!;

@@ -1,6 +1,6 @@
 import { yeastFactor } from "../../process/ferment";
 import { MINUTES_A_DAY, wallMinute, type ClockChange } from "../../shared/clock";
-import { usesEquipment } from "../../kitchen/capacity";
+import { chamberOf, usesEquipment } from "../../kitchen/capacity";
 import { roomAt } from "../../kitchen/room";
 import type { Step } from "../../item/step";
 import { HEAT_KINDS } from "../../item/step";
@@ -57,10 +57,11 @@ export interface Tend {
 
 /**
  * Tends of a step that lasts at least `least` minutes. A slow cook's tend grows with their factor, up to the next
- * tend or the step's end; a quick one's never falls below a minute.
+ * tend or the step's end; a quick one's never falls below a minute. A lot of few pieces may be done before a tend is due:
+ * then it is tended at its end.
  */
 export function tendsOf(step: Step, cooks: readonly Cook[], least: number): Tend[] {
-  const tends = (step.tend ?? []).filter((tend) => tend.minutes > 0);
+  const tends = (step.tend ?? []).filter((tend) => tend.minutes > 0).map((tend) => within(tend, least));
   const begins = tends.map(({ fromMin }) => (fromMin >= 0 ? fromMin : least + fromMin));
   return tends.map(({ fromMin, minutes }, i) => {
     const next = Math.min(least, ...begins.filter((begin) => begin > begins[i]));
@@ -68,6 +69,15 @@ export function tendsOf(step: Step, cooks: readonly Cook[], least: number): Tend
     return { from: fromMin, minutes: cooks.map((cook) => Math.max(1, Math.min(up(minutes * SKILL_FACTOR[cook.skill]), room))) };
   });
 }
+
+/** A tend moved and cut so that it lies inside `least` minutes. */
+function within({ fromMin, minutes }: TendAsWritten, least: number): TendAsWritten {
+  const length = Math.min(minutes, least);
+  return fromMin >= 0
+    ? { fromMin: Math.min(fromMin, least - length), minutes: length }
+    : { fromMin: Math.max(Math.min(fromMin, -length), -least), minutes: length };
+}
+type TendAsWritten = NonNullable<Step["tend"]>[number];
 
 /** The least length that a step's tends need, min. */
 export function leastForTends(step: Step): number {
@@ -100,7 +110,8 @@ export function restWindow(
 ): RestWindow {
   const roomThen = (minute: number) => roomAt(kitchen, wallMinute(minute, clockChanges));
   const rest = step.rest!;
-  const least = leastForTends(step);
+  // What is inside a chamber is in it for a minute at the least.
+  const least = Math.max(leastForTends(step), chamberOf(step) ? 1 : 0);
   const shape = (factor: number) => ({
     min: Math.max(up(rest.min * factor), least),
     max: down(rest.max * factor),
