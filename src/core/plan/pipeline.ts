@@ -31,6 +31,12 @@ export interface Begun {
   readonly improve?: () => Plan;
 }
 
+/** What is to be made, for a day whose timetable was not found in its time. */
+export function planWithoutTimetable(request: PlanRequest): Plan {
+  const q = quantitiesOf(request);
+  return refuse(request, q, q.limits.length > 0 ? q.limits : [{ code: "none-found" }]);
+}
+
 /** The whole pipeline: a first plan, made better as long as the limits of the request allow. */
 export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
   const { plan, improve } = beginPlan(request, options);

@@ -32,6 +32,9 @@ const DEFAULT_ITERATIONS = 20000;
 /** Steps towards a first schedule before the search says that it found none, where no time limit says it. */
 const PASSES = 4000;
 
+/** Time beyond the limit for a first schedule that is almost there, ms; with a tenth of the limit. */
+const GRACE_MS = 100;
+
 /** What is left of the limits of one search. */
 export class Budget {
   private ticks = 0;
@@ -49,6 +52,12 @@ export class Budget {
   /** Too late for a first schedule. */
   late(): boolean {
     return this.options.firstBy !== undefined && this.options.now() >= this.options.firstBy;
+  }
+  /** So far beyond the time limit that even a first schedule in the making is given up. */
+  overdue(): boolean {
+    if (this.cancelled) return true;
+    const { seconds = Infinity } = this.options;
+    return this.limit !== Infinity && this.options.now() >= this.limit + 100 * seconds + GRACE_MS;
   }
   spent(state: () => Progress): boolean {
     if (this.cancelled) return true;

@@ -1,4 +1,4 @@
-import { leastDuration, type Chamber, type Problem, type Task, type Use } from "./problem";
+import { leastDuration, type Chamber, type Pool, type Problem, type Task, type Use } from "./problem";
 import type { Placed, Solution } from "./solution";
 
 /** One broken rule: which one (numbers as in the format), where, and in words. */
@@ -19,7 +19,8 @@ interface Booking {
 
 /**
  * Checks a solution against every rule of the format, trusting neither side. Shares no code with the solver:
- * it is written from the rules, minute by minute, for clarity and not for speed.
+ * it is written from the rules. Its time grows with what there is to look at and not with how long the day is; where many
+ * loads break one rule together, each is told with one of the others.
  * @returns every violation found; empty when the solution keeps all rules and states its own cost truly
  */
 export function verify(problem: Problem, solution: Solution): Violation[] {
@@ -46,10 +47,7 @@ export function verify(problem: Problem, solution: Solution): Violation[] {
   for (const resource of problem.resources) {
     const list = bookings.get(resource.id)!;
     if (resource.kind === "chamber") checkChamber(resource, list, report);
-    else {
-      const units = unitsOf(resource.capacity, resource.calendar);
-      checkPool(resource.id, units, list, report);
-    }
+    else checkPool(resource, list, report);
   }
   checkCost(problem, solution, placed, report);
   return violations;
@@ -113,66 +111,158 @@ function book(task: Task, { start, end, taken }: Placed, bookings: Map<string, B
   });
 }
 
-/** Units there are at a minute: the capacity, or the least of it and the calendar's window, 0 outside all windows. */
-function unitsOf(
-  capacity: number,
-  calendar: readonly (readonly [number, number, number])[] | undefined,
-): (minute: number) => number {
-  if (!calendar) return () => capacity;
-  return (minute) => Math.min(capacity, calendar.find(([from, to]) => from <= minute && minute < to)?.[2] ?? 0);
+type Window = readonly [from: number, to: number, units: number];
+
+/** Sums of what is taken, minute by minute, against what is there: one pass over the minutes at which either changes. */
+function checkPool({ id, capacity, calendar }: Pool, bookings: readonly Booking[], report: Report): void {
+  const windows: readonly Window[] = calendar ? [...calendar].sort((a, b) => a[0] - b[0]) : [[-Infinity, Infinity, capacity]];
+  const changes = bookings
+    .filter(({ from, to }) => to > from)
+    .flatMap(({ use, from, to }) => [
+      { at: from, by: use.amount },
+      { at: to, by: -use.amount },
+    ])
+    .sort((a, b) => a.at - b.at);
+  let taken = 0;
+  let w = 0;
+  for (let i = 0; i < changes.length;) {
+    const { at } = changes[i];
+    for (; i < changes.length && changes[i].at === at; i++) taken += changes[i].by;
+    if (taken === 0 || i === changes.length) continue;
+    const until = changes[i].at;
+    // Up to the next change the same is taken: each stretch of the calendar in it must have so much.
+    for (let minute = at; minute < until;) {
+      while (w < windows.length && windows[w][1] <= minute) w++;
+      const [from, to, units] = windows[w] ?? [Infinity, Infinity, 0];
+      const there = from <= minute ? Math.min(capacity, units) : 0;
+      if (taken > there) return overfull(id, minute, taken, there, bookings, report);
+      minute = from <= minute ? to : from;
+    }
+  }
 }
 
-function checkPool(id: string, units: (minute: number) => number, bookings: readonly Booking[], report: Report): void {
-  const taken = new Map<number, number>();
-  for (const { use, from, to } of bookings)
-    for (let minute = from; minute < to; minute++) taken.set(minute, (taken.get(minute) ?? 0) + use.amount);
-  const over = [...taken].filter(([minute, amount]) => amount > units(minute)).map(([minute]) => minute);
-  if (over.length === 0) return;
-  const first = Math.min(...over);
-  const about = bookings.filter(({ from, to }) => from <= first && first < to).map(({ task }) => task.id);
-  report(
-    "pools",
-    [id, ...about],
-    `${id}: ${taken.get(first)} taken at minute ${first}, ${units(first)} there (${about.join(", ")})`,
-  );
+function overfull(id: string, minute: number, taken: number, there: number, bookings: readonly Booking[], report: Report): void {
+  const about = bookings.filter(({ from, to }) => from <= minute && minute < to).map(({ task }) => task.id);
+  report("pools", [id, ...about], `${id}: ${taken} taken at minute ${minute}, ${there} there (${some(about)})`);
 }
+
+/** The first few of a list that may be long. */
+const some = (ids: readonly string[]): string =>
+  ids.length > MOST_NAMED ? `${ids.slice(0, MOST_NAMED).join(", ")} and ${ids.length - MOST_NAMED} others` : ids.join(", ");
+const MOST_NAMED = 12;
 
 function checkChamber(chamber: Chamber, bookings: readonly Booking[], report: Report): void {
   const loads = [...bookings].sort((a, b) => a.from - b.from || a.to - b.to);
-  const say = (about: readonly Booking[], text: string) =>
+  if (loads.length === 0) return;
+  const say: Say = (about, text) =>
     report(
       "chambers",
       [chamber.id, ...about.map((b) => b.task.id)],
-      `${chamber.id}: ${text} (${about.map((b) => b.task.id).join(", ")})`,
+      `${chamber.id}: ${text} (${some(about.map((b) => b.task.id))})`,
     );
+  const [first] = loads;
+  for (const load of loads.filter((l) => l.from === first.from)) {
+    const warm = Math.ceil((load.use.setting! - chamber.start) / chamber.heat);
+    if (load.from < warm) say([load], `cannot be at ${load.use.setting} °C before minute ${warm}`);
+  }
+  checkInside(chamber, loads, say);
+  checkChanges(chamber, loads, say);
+  checkSealed(loads, say);
+  if (chamber.ranked) checkRanks(loads, say);
+  checkRecovery(chamber, loads, say);
+}
+
+type Say = (about: readonly Booking[], text: string) => void;
+
+/** What is inside together: slots, and one setting for all. `loads` by their start. */
+function checkInside(chamber: Chamber, loads: readonly Booking[], say: Say): void {
+  let inside: Booking[] = [];
+  let fullSaid = -1;
   for (const load of loads) {
-    const inside = loads.filter((other) => other.from <= load.from && load.from < other.to);
-    const slots = inside.reduce((sum, other) => sum + other.use.amount, 0);
-    if (slots > chamber.slots) say(inside, `${slots} slots taken at minute ${load.from}, ${chamber.slots} there`);
+    inside = inside.filter((other) => other.to > load.from);
+    const other = inside.find(({ use }) => use.setting !== load.use.setting);
+    if (other) say([other, load], `${other.use.setting} and ${load.use.setting} °C at once`);
+    inside.push(load);
+    const slots = inside.reduce((sum, { use }) => sum + use.amount, 0);
+    if (slots > chamber.slots && fullSaid !== load.from) {
+      fullSaid = load.from;
+      say(inside, `${slots} slots taken at minute ${load.from}, ${chamber.slots} there`);
+    }
+    // In a chamber that is overfull what fits is told from: beyond that every load is one too many.
+    if (inside.length > MOST_INSIDE) inside = inside.slice(-MOST_INSIDE);
   }
-  if (loads.length > 0) {
-    const [first] = loads;
-    for (const load of loads.filter((l) => l.from === first.from)) {
-      const warm = Math.ceil((load.use.setting! - chamber.start) / chamber.heat);
-      if (load.from < warm) say([load], `cannot be at ${load.use.setting} °C before minute ${warm}`);
+}
+/** Loads at once beyond which a chamber is full beyond all doubt, and the first are no longer looked at. */
+const MOST_INSIDE = 2000;
+
+/** The time that a change of setting takes: from the last load at each other setting to each load. `loads` by their start. */
+function checkChanges(chamber: Chamber, loads: readonly Booking[], say: Say): void {
+  const byEnd = [...loads].sort((a, b) => a.to - b.to);
+  const last = new Map<number, Booking>();
+  let ended = 0;
+  for (const load of loads) {
+    const setting = load.use.setting!;
+    for (; ended < byEnd.length && byEnd[ended].to <= load.from; ended++) last.set(byEnd[ended].use.setting!, byEnd[ended]);
+    for (const [other, before] of last) {
+      if (other === setting || before === load) continue;
+      const rise = setting - other;
+      const change = Math.ceil(Math.abs(rise) / (rise > 0 ? chamber.heat : chamber.cool));
+      const gap = load.from - before.to;
+      if (gap >= change) continue;
+      say([before, load], `${gap} min to change from ${other} to ${setting} °C, ${change} are needed`);
+      break;
     }
   }
-  for (const a of loads)
-    for (const b of loads) {
-      if (a === b) continue;
-      if (a.from < b.to && b.from < a.to) {
-        if (a.use.setting !== b.use.setting && a.from <= b.from) say([a, b], `${a.use.setting} and ${b.use.setting} °C at once`);
-      } else if (a.to <= b.from && a.use.setting !== b.use.setting) {
-        const rise = b.use.setting! - a.use.setting!;
-        const change = Math.ceil(Math.abs(rise) / (rise > 0 ? chamber.heat : chamber.cool));
-        if (b.from - a.to < change)
-          say([a, b], `${b.from - a.to} min to change from ${a.use.setting} to ${b.use.setting} °C, ${change} are needed`);
-      }
-      const shut = a.from + a.use.sealed;
-      if ([b.from, b.to].some((moment) => a.from < moment && moment < shut)) say([a, b], `opened while sealed to minute ${shut}`);
-      if (chamber.ranked && a.use.rank < b.use.rank && a.from > b.from)
-        say([a, b], `rank ${a.use.rank} starts after rank ${b.use.rank}`);
+}
+
+/** While a load is sealed in no other comes or goes. */
+function checkSealed(loads: readonly Booking[], say: Say): void {
+  const moments = loads
+    .flatMap((load) => [
+      { at: load.from, load },
+      { at: load.to, load },
+    ])
+    .sort((a, b) => a.at - b.at);
+  for (const load of loads) {
+    const shut = load.from + load.use.sealed;
+    if (load.use.sealed === 0) continue;
+    for (let k = firstAfter(moments, load.from); k < moments.length && moments[k].at < shut; k++) {
+      if (moments[k].load === load) continue;
+      say([load, moments[k].load], `opened while sealed to minute ${shut}`);
+      break;
     }
+  }
+}
+
+/** Position of the first moment after a minute, among moments in order. */
+function firstAfter(moments: readonly { readonly at: number }[], minute: number): number {
+  let [low, high] = [0, moments.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (moments[middle].at > minute) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+/** Lower ranks never start after higher ones. `loads` by their start. */
+function checkRanks(loads: readonly Booking[], say: Say): void {
+  let highest: Booking | undefined;
+  for (let i = 0; i < loads.length;) {
+    const { from } = loads[i];
+    let top = highest;
+    for (; i < loads.length && loads[i].from === from; i++) {
+      const load = loads[i];
+      if (highest && load.use.rank < highest.use.rank)
+        say([load, highest], `rank ${load.use.rank} starts after rank ${highest.use.rank}`);
+      if (!top || load.use.rank > top.use.rank) top = load;
+    }
+    highest = top;
+  }
+}
+
+/** The pause between two groups of loads. `loads` by their start. */
+function checkRecovery(chamber: Chamber, loads: readonly Booking[], say: Say): void {
   let groupEnd = -Infinity;
   let last: Booking | undefined;
   for (const load of loads) {

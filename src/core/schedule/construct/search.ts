@@ -28,7 +28,12 @@ export interface PassOptions {
   readonly mostOut?: number;
   /** Clusters begin at the task whose due time their cost hangs on: good where the day has room, too greedy where it has none. */
   readonly aims: boolean;
+  /** Asked now and then; true ends the pass where it stands. */
+  readonly spent?: () => boolean;
 }
+
+/** Tasks placed, or tried in vain, between two looks at the time. */
+const LOOK_EVERY = 128;
 
 /**
  * Depth-first construction of schedules: the task with the least room for its size of trouble is placed next,
@@ -145,7 +150,8 @@ export class Search {
     this.beginPass(options);
     if (this.unplaced.count === 0) return this.snapshot(false);
     this.open(options);
-    for (;;) {
+    for (let step = 1; ; step++) {
+      if (step % LOOK_EVERY === 0 && options.spent?.()) return this.giveUp(this.unplaced.count + this.out + 1);
       if (this.placeNext(options)) {
         if (this.unplaced.count > 0) this.open(options);
         else return this.out === 0 ? this.snapshot(false) : this.giveUp(this.out);

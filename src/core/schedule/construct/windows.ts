@@ -25,9 +25,65 @@ export class Windows {
     this.trail = new Int32Array(4096);
   }
 
-  /** All constraints from scratch. False: no values exist. */
+  /**
+   * All constraints from scratch. False: no values exist. First a sweep each way in the order in which nodes follow one
+   * another: a long chain is then settled at once, and not a link at a time.
+   */
   propagateAll(): boolean {
-    return this.propagate(Int32Array.from({ length: 2 * this.model.n }, (_, i) => i));
+    const { lo, hi } = this;
+    const { arcStart, arcTo, arcWeight, backStart, backFrom, backWeight } = this.model;
+    const order = this.inOrder();
+    for (const node of order)
+      for (let a = arcStart[node]; a < arcStart[node + 1]; a++) {
+        const value = lo[node] + arcWeight[a];
+        if (value > hi[arcTo[a]]) return this.failed(arcTo[a]);
+        this.setLo(arcTo[a], value);
+      }
+    for (let k = order.length - 1; k >= 0; k--)
+      for (let a = backStart[order[k]]; a < backStart[order[k] + 1]; a++) {
+        const value = hi[order[k]] - backWeight[a];
+        if (value < lo[backFrom[a]]) return this.failed(backFrom[a]);
+        this.setHi(backFrom[a], value);
+      }
+    return this.propagate(order);
+  }
+
+  private failed(node: number): false {
+    this.failedAt = node;
+    return false;
+  }
+
+  /** The nodes, each after those that it comes after: depth first along the constraints that do not look back. */
+  private inOrder(): Int32Array {
+    const { arcStart, arcTo, arcWeight, n } = this.model;
+    const nodes = 2 * n;
+    const order = new Int32Array(nodes);
+    const next = arcStart.slice(0, nodes);
+    const seen = new Uint8Array(nodes);
+    const stack = new Int32Array(nodes);
+    let at = nodes;
+    for (let root = 0; root < nodes; root++) {
+      if (seen[root]) continue;
+      let depth = 0;
+      stack[0] = root;
+      seen[root] = 1;
+      while (depth >= 0) {
+        const node = stack[depth];
+        let into = -1;
+        while (into < 0 && next[node] < arcStart[node + 1]) {
+          const a = next[node]++;
+          if (arcWeight[a] >= 0 && !seen[arcTo[a]]) into = arcTo[a];
+        }
+        if (into >= 0) {
+          seen[into] = 1;
+          stack[++depth] = into;
+        } else {
+          order[--at] = node;
+          depth--;
+        }
+      }
+    }
+    return order;
   }
 
   mark(): number {

@@ -97,7 +97,16 @@ export class FirstSchedule {
     const spent = this.spentOf(budget, state);
     const home = (task: number) => guess.ends[task];
     search.keepWhatFits(guess);
-    const found = search.construct({ deadEnds: 60, tries: 12, below: Infinity, whim: 0, patience: 0, aims: false, wish: home });
+    const found = search.construct({
+      deadEnds: 60,
+      tries: 12,
+      below: Infinity,
+      whim: 0,
+      patience: 0,
+      aims: false,
+      wish: home,
+      spent,
+    });
     known.best = found ?? this.repair(search.partial!, search.left, repairs, { budget, state, spent, aims: false, home });
     return known.best !== undefined;
   }
@@ -130,8 +139,10 @@ export class FirstSchedule {
       mostOut: model.n <= LEARNING_MOST ? ROOMY_LEFT * model.n : undefined,
       aims,
       wish,
+      spent: () => budget.overdue(),
     });
     if (found) return found;
+    if (spent()) return undefined;
     // A day without room is taken from the other end, with repairs.
     if (aims && model.n <= LEARNING_MOST && search.left > ROOMY_LEFT * model.n)
       return this.diveAndRepair(budget, pass, state, spent, false);
@@ -149,6 +160,7 @@ export class FirstSchedule {
         patience: CLOSER,
         aims: true,
         wish,
+        spent,
       });
       if (found) return found;
       if (search.left >= left) break;
@@ -191,6 +203,7 @@ export class FirstSchedule {
         whim: chance.below(2) === 0 ? 0 : 5 * chance.unit(),
         patience: 0,
         aims,
+        spent,
         wish: (task) => (chance.unit() < contrary ? (chance.below(2) === 0 ? "late" : "early") : usual(task)),
       });
       if (mended) return mended;

@@ -107,7 +107,7 @@ export class Improvement {
       if (kind === "bound" && bounds.raise(spent)) continue;
       let found =
         kind === "pass"
-          ? this.diveAnew(current, freed, size, leeway)
+          ? this.diveAnew(current, freed, size, leeway, spent)
           : kind === "near" || model.n > PROVING_MOST
             ? this.learnNear(freed, spent)
             : this.learnWhole(turn, spent);
@@ -225,7 +225,13 @@ export class Improvement {
   }
 
   /** A neighbourhood of the current schedule is freed and placed anew; undefined where that comes out no better. */
-  private diveAnew(current: Schedule, freed: Uint8Array, size: number, leeway: number): Schedule | undefined {
+  private diveAnew(
+    current: Schedule,
+    freed: Uint8Array,
+    size: number,
+    leeway: number,
+    spent: () => boolean,
+  ): Schedule | undefined {
     const { model, search, chance } = this.known;
     const best = this.known.best!;
     freed.fill(0);
@@ -240,6 +246,7 @@ export class Improvement {
       whim: 2,
       patience: 0,
       aims: true,
+      spent,
       wish: (task) => wishFor(model, current, task, style, chance),
     });
   }

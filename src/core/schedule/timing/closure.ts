@@ -25,6 +25,8 @@ export class Closure {
   private readonly queue: Int32Array;
   private readonly nextPush: Int32Array;
   private readonly nextPull: Int32Array;
+  /** Arcs of the way that is being looked for; those taken back along a flow are complemented. */
+  private readonly way: Int32Array;
   private readonly excess: Float64Array;
   private readonly lack: Float64Array;
   /** Which arcs push: those out of a node when it moves later, those into it when it moves earlier. */
@@ -41,6 +43,7 @@ export class Closure {
     this.queue = new Int32Array(nodes);
     this.nextPush = new Int32Array(nodes);
     this.nextPull = new Int32Array(nodes);
+    this.way = new Int32Array(nodes);
     this.excess = new Float64Array(nodes);
     this.lack = new Float64Array(nodes);
   }
@@ -120,33 +123,59 @@ export class Closure {
     return reached;
   }
 
-  /** Sends up to so much from a node towards nodes that lose, one level at a time; how much went. */
-  private send(v: number, amount: number): number {
-    const { level, lack, tight, flow, push, pull, nextPush, nextPull } = this;
-    if (lack[v] > EPS) {
-      const taken = Math.min(amount, lack[v]);
-      lack[v] -= taken;
-      return taken;
+  /**
+   * Sends up to so much from a node to one that loses, a level at a time; how much went. The way is kept as a list of arcs
+   * and not on the call stack: it is as long as the longest chain of tasks.
+   */
+  private send(from: number, amount: number): number {
+    const { lack, flow, way } = this;
+    let v = from;
+    let length = 0;
+    for (;;) {
+      if (lack[v] > EPS) break;
+      const arc = this.nextArc(v);
+      if (arc !== undefined) {
+        way[length++] = arc.back ? ~arc.arc : arc.arc;
+        v = arc.to;
+        continue;
+      }
+      // Nothing leads on from here: back to where it came from, and on from the arc after the one that led here.
+      if (length === 0) return 0;
+      const led = way[--length];
+      v = this.tailOf(led);
+      if (led < 0) this.nextPull[v]++;
+      else this.nextPush[v]++;
     }
+    let sent = Math.min(amount, lack[v]);
+    for (let k = 0; k < length; k++) if (way[k] < 0) sent = Math.min(sent, flow[~way[k]]);
+    lack[v] -= sent;
+    for (let k = 0; k < length; k++)
+      if (way[k] < 0) flow[~way[k]] -= sent;
+      else flow[way[k]] += sent;
+    return sent;
+  }
+
+  /** The next arc that leads a level on from a node, where there is one: along an arc without slack, or back along a flow. */
+  private nextArc(v: number): { readonly arc: number; readonly to: number; readonly back: boolean } | undefined {
+    const { level, tight, flow, push, pull, nextPush, nextPull } = this;
     for (; nextPush[v] < push.start[v + 1]; nextPush[v]++) {
-      const a = push.arcs[nextPush[v]];
-      const w = push.other[nextPush[v]];
-      if (!tight[a] || level[w] !== level[v] + 1) continue;
-      const sent = this.send(w, amount);
-      if (sent <= EPS) continue;
-      flow[a] += sent;
-      return sent;
+      const arc = push.arcs[nextPush[v]];
+      const to = push.other[nextPush[v]];
+      if (tight[arc] && level[to] === level[v] + 1) return { arc, to, back: false };
     }
     for (; nextPull[v] < pull.start[v + 1]; nextPull[v]++) {
-      const a = pull.arcs[nextPull[v]];
-      const w = pull.other[nextPull[v]];
-      if (flow[a] <= EPS || level[w] !== level[v] + 1) continue;
-      const sent = this.send(w, Math.min(amount, flow[a]));
-      if (sent <= EPS) continue;
-      flow[a] -= sent;
-      return sent;
+      const arc = pull.arcs[nextPull[v]];
+      const to = pull.other[nextPull[v]];
+      if (flow[arc] > EPS && level[to] === level[v] + 1) return { arc, to, back: true };
     }
-    return 0;
+    return undefined;
+  }
+
+  /** The node that an arc of the way was taken from; arcs that were taken back along a flow are complemented. */
+  private tailOf(taken: number): number {
+    const { from, to } = this.order;
+    const later = this.push === this.out;
+    return taken < 0 === later ? to[taken < 0 ? ~taken : taken] : from[taken < 0 ? ~taken : taken];
   }
 
   /** What is reached, in parts that no tight arc connects: each may move by a distance of its own. */
