@@ -28,7 +28,20 @@ const MOST = 3;
 const FAR = 1e6;
 
 /** Texts among which a schema finds one that it takes. */
-const TEXTS = ["a", "b", "c", "flour", "wheat flour", "butter", "12:00", "08:30", "24:00", "00:00", "Europe/Berlin", "2026-12-05"];
+const TEXTS = [
+  "a",
+  "b",
+  "c",
+  "flour",
+  "wheat flour",
+  "butter",
+  "12:00",
+  "08:30",
+  "24:00",
+  "00:00",
+  "Europe/Berlin",
+  "2026-12-05",
+];
 const ODD_TEXTS = ["next Friday", "next Sunday", "<b>x</b>", "ﷺ 12 °C", "'; drop table --", "𝔘", "a\u202eb", "constructor"];
 
 /** Numbers that a schema takes, its bounds and zero often among them. */

@@ -24,7 +24,10 @@ const ordinary = (n: number): Task[] =>
       i % 3 === 1
         ? []
         : i % 3 === 2
-          ? [{ resource: "oven", setting: 180 + 20 * (i % 2) }, { resource: "hands", from: 0, minutes: 1 }]
+          ? [
+              { resource: "oven", setting: 180 + 20 * (i % 2) },
+              { resource: "hands", from: 0, minutes: 1 },
+            ]
           : [{ resource: "hands" }],
     after: i % 3 === 0 ? [] : [{ task: `t${i - 1}`, max: 90 }],
   }));

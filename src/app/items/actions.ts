@@ -5,7 +5,7 @@ import { noteUsed } from "@/core/item/by-feel";
 import { itemIssues } from "@/core/item/check";
 import { copyOf } from "@/core/item/recipe";
 import { ItemSchema, type Item } from "@/core/item/schema";
-import { fail, failWith, ok, type Issues, type Result } from "@/core/shared/issue";
+import { fail, failWith, ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";

@@ -41,6 +41,9 @@ export interface Pack {
   readonly price: number;
 }
 
+/** Combinations of packs that are looked at, at most. */
+const MOST_LOOKS = 500_000;
+
 export interface PackChoice {
   readonly counts: number[];
   readonly boughtG: number;
@@ -50,12 +53,15 @@ export interface PackChoice {
 
 /**
  * Whole packs that cover a need: the cheapest, then the least bought, then the fewest packs, then more of the first.
- * Exact: a cover never needs more of a pack than the need by itself, and what the others leave is bounded alike.
+ * Exact for what shops sell: a cover never needs more of a pack than the need by itself, and what the others leave is bounded
+ * alike. Of very many or very small packs, where that would go on and on, the best of the first combinations.
  */
 export function choosePacks({ needG, packs }: { needG: number; packs: readonly Pack[] }): PackChoice {
   let best: PackChoice | undefined;
   const counts = packs.map(() => 0);
-  const least = packs.map((_, i) => Math.min(...packs.slice(i).map((pack) => pack.price / pack.sizeG)));
+  const least = packs.map((pack) => pack.price / pack.sizeG);
+  for (let i = least.length - 2; i >= 0; i--) least[i] = Math.min(least[i], least[i + 1]);
+  let looks = 0;
   const consider = (boughtG: number, cost: number): void => {
     const choice = { counts: [...counts], boughtG, leftG: boughtG - needG, cost };
     if (!best || isBetter(choice, best)) best = choice;
@@ -66,7 +72,7 @@ export function choosePacks({ needG, packs }: { needG: number; packs: readonly P
     if (i === packs.length || (best && cost + open * least[i] > best.cost + 1e-6)) return;
     const most = Math.ceil(open / packs[i].sizeG - EPSILON);
     const from = i === packs.length - 1 ? most : 0;
-    for (let n = most; n >= from; n--) {
+    for (let n = most; n >= from && ++looks <= MOST_LOOKS; n--) {
       counts[i] = n;
       walk(i + 1, boughtG + n * packs[i].sizeG, cost + n * packs[i].price);
     }

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { OwnIngredientSchema, type OwnIngredient } from "../ingredients/own";
 import { readDocument } from "../shared/documents";
-import { fail, failWith, ok, type Issues, type Result } from "../shared/issue";
+import { fail, failWith, ok, type Result } from "../shared/issue";
 import { parseWith } from "../shared/parse";
 import { itemIssues } from "./check";
 import { freshId } from "./desk";

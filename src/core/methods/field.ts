@@ -35,10 +35,10 @@ export const filled = z
 
 export const yesOrNo = z.boolean({ error: "true or false" });
 
-/** A list with at least so many entries; a shorter one counts as missing, before its entries are looked at. */
-export function list<S extends z.ZodType>(entry: S, least = 0) {
+/** A list with at least so many entries, and no more than `most`; a shorter one counts as missing, before its entries are looked at. */
+export function list<S extends z.ZodType>(entry: S, least = 0, most = 5000) {
   const error = least > 0 ? `a list of at least ${least}` : "a list";
-  const entries = z.array(entry, { error });
+  const entries = z.array(entry, { error }).max(most, { error: `a list of at most ${most}` });
   if (least === 0) return entries;
   return z
     .array(z.unknown(), { error })

@@ -1,5 +1,6 @@
 import type { z } from "zod";
 import { fail, type Result } from "../shared/issue";
+import { hostileIn } from "../shared/guard";
 import { parseKnown } from "../shared/parse";
 
 /** Null counts as not given, wherever it stands. */
@@ -13,6 +14,8 @@ function withoutNulls(value: unknown): unknown {
 /** Reads a method's input: the value, or the first fault in the order of the fields. */
 export function readInput<S extends z.ZodType>(schema: S, input: unknown): Result<z.output<S>> {
   if (input === null || input === undefined) return fail({ code: "wrong_type", path: [], got: input, wanted: "an object" });
+  const hostile = hostileIn(input);
+  if (hostile) return fail(hostile);
   const read = parseKnown(schema, withoutNulls(input));
   return read.ok ? read : fail(read.issues[0]);
 }

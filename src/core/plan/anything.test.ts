@@ -1,32 +1,27 @@
 import fc from "fast-check";
-import { verify } from "../schedule/verify";
 import { anyRequest } from "@tests/any-request";
+import { verify } from "../schedule/verify";
+import { planDocument } from "./document";
 import { makePlan } from "./pipeline";
 import { parseRequest } from "./request-check";
 
-/** A clock on which each look takes a moment, so that a plan depends on its request alone. */
-function steadyClock(): () => number {
-  let at = 0;
-  return () => (at += 0.05);
-}
+/** So many requests, of which so many pass the door at the least: the others would test nothing but the door. */
+const RUNS = 2000;
+const MOST_PASS = 0.9;
 
 test("whatever passes the door is planned or refused, and never ends in a fault", () => {
   let passed = 0;
-  const why = new Map<string, number>();
   fc.assert(
     fc.property(anyRequest, (input) => {
       const parsed = parseRequest(input);
-      if (!parsed.ok) {
-        const key = JSON.stringify([parsed.issues[0].code, parsed.issues[0].path.map((k) => typeof k === "number" ? "#" : k).join("."), parsed.issues[0].wanted]);
-        why.set(key, (why.get(key) ?? 0) + 1);
-        return;
-      }
+      if (!parsed.ok) return;
       passed++;
-      const plan = makePlan({ ...parsed.value, solve: { seconds: 0.05, seed: 1 } }, { now: steadyClock() });
-      if (plan.solution.status === "infeasible") expect(plan.solution.tasks).toEqual([]);
+      const plan = makePlan({ ...parsed.value, solve: { seconds: 0.02, seed: 1 } }, { now: () => performance.now() });
+      if (plan.solution.status === "infeasible") expect(planDocument(plan).solution.why).not.toEqual([]);
       else expect(verify(plan.problem, plan.solution)).toEqual([]);
     }),
-    { numRuns: Number(process.env.RUNS ?? 2000), seed: Number(process.env.SEED ?? 7), endOnFailure: true },
+    // Making a failing request smaller takes a while: what is told is the seed and the path, to do it by hand.
+    { numRuns: RUNS, seed: 20261129, endOnFailure: true },
   );
-  console.log(passed, [...why].sort((a, b) => b[1] - a[1]).slice(0, 12));
-});
+  expect(passed).toBeGreaterThan(MOST_PASS * RUNS);
+}, 300_000);

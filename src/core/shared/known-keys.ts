@@ -1,4 +1,4 @@
-import Fuse from "fuse.js";
+import { closest, distance } from "fastest-levenshtein";
 import { z } from "zod";
 import type { Issue } from "./issue";
 
@@ -27,10 +27,14 @@ export const passingOver = <S extends z.ZodType>(schema: S): S => {
 type Fields = Readonly<Record<string, unknown>>;
 const isFields = (value: unknown): value is Fields => value !== null && typeof value === "object" && !Array.isArray(value);
 
+/** Share of a word's letters that may be other than in the known one that was meant. */
+const MOST_OTHER = 0.5;
+
 /** The known word that is nearest to one that is not known; undefined where none is near. */
 export function nearest(word: string, known: readonly string[]): string | undefined {
-  if (word.length > 60) return undefined;
-  return new Fuse(known as string[], { threshold: 0.34, ignoreLocation: true, minMatchCharLength: 2 }).search(word)[0]?.item;
+  if (word.length > 60 || known.length === 0) return undefined;
+  const near = closest(word, known);
+  return distance(word, near) <= MOST_OTHER * Math.max(word.length, near.length) ? near : undefined;
 }
 
 const wantedFor = (key: string, known: readonly string[]): string => {

@@ -1,5 +1,4 @@
 /** Characters that would break a line, steer a terminal, or turn the direction of what stands around them. */
-// eslint-disable-next-line no-control-regex -- these are the characters looked for
 const UNSEEN = /[\u0000-\u001f\u007f-\u009f\u00ad\u061c\u200b-\u200f\u2028-\u202e\u2060-\u2069\ufeff]|\p{Surrogate}/gu;
 
 /** A text as one line that shows everything in it: what would not be seen is written as \\u202e. */

@@ -28,7 +28,8 @@ const didYouMean = (got: unknown, known: readonly unknown[]): string => {
 };
 
 function wantedOf(issue: z.core.$ZodIssue, got: unknown): string {
-  if (!ZODS_WORDS.test(issue.message)) return issue.message;
+  if (!ZODS_WORDS.test(issue.message))
+    return issue.code === "invalid_value" ? `${issue.message}${didYouMean(got, issue.values)}` : issue.message;
   switch (issue.code) {
     case "invalid_type":
       return article(TYPE_NAMES[issue.expected] ?? issue.expected);

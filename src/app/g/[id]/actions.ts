@@ -4,7 +4,7 @@ import { PantrySchema } from "@/core/batching/shopping-list";
 import { GatheringSchema } from "@/core/gathering/schema";
 import { keptPlanIssues } from "@/core/plan/check-kept";
 import { KEPT_PLAN_DOCUMENT } from "@/core/plan/kept-plan";
-import { fail, failWith, ok, type Issues, type Result } from "@/core/shared/issue";
+import { fail, failWith, ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";

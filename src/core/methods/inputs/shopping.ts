@@ -11,8 +11,9 @@ export const SHOPPING = {
   "shopping.packs": fields({
     needG: num(0, 1000000, { unit: "g" }),
     packs: list(
-      fields({ sizeG: num(0, 100000, { above: true, unit: "g" }), price: whole(0, 10000000, { unit: "smallest coin" }) }),
+      fields({ sizeG: num(0.001, 100000, { unit: "g" }), price: whole(0, 10000000, { unit: "smallest coin" }) }),
       1,
+      50,
     ),
   }),
   "cost.perPiece": fields({

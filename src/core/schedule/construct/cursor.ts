@@ -4,6 +4,9 @@ import { AnchorWalk, type Wish } from "./anchor-walk";
 import { Ties } from "./ties";
 import type { Windows } from "./windows";
 
+/** Minutes of placements that a task is tried at before its walk is given up: long stretches in long windows have no end. */
+const MOST_MINUTES = 20_000_000;
+
 /**
  * Walks through the placements of one task, best wish first, and takes each that the resources allow.
  * The anchor is the end (wish late or a minute) or the start (wish early); a stretchable task has an inner walk over
@@ -15,6 +18,8 @@ export class Cursor {
   end = 0;
   /** Placements handed out so far. */
   handed = 0;
+  /** Minutes of all placements tried so far. */
+  minutes = 0;
   private wishEarly = false;
   private readonly anchors = new AnchorWalk();
   private readonly ties: Ties;
@@ -33,11 +38,17 @@ export class Cursor {
     this.ties = new Ties(model, windows, occupancy);
   }
 
+  /** Whether the walk ended before its last placement: that nothing was found is then no proof. */
+  get gaveUp(): boolean {
+    return this.minutes > MOST_MINUTES;
+  }
+
   begin(task: number, wish: Wish): void {
     const { lo, hi } = this.windows;
     const { early, late } = this.model;
     this.task = task;
     this.handed = 0;
+    this.minutes = 0;
     this.wishEarly = wish === "early";
     this.ties.begin(task);
     const node = 2 * task + (this.wishEarly ? 0 : 1);
@@ -70,6 +81,7 @@ export class Cursor {
         }
         this.innerEnd = -1;
       }
+      if (this.gaveUp) return false;
       this.anchor = this.anchors.next();
       if (this.anchor < 0) return false;
       if (stretchable || byChoice) {
@@ -87,6 +99,7 @@ export class Cursor {
   }
 
   private take(start: number, end: number, forced: number): boolean {
+    this.minutes += end - start + 1;
     if (!this.ties.meet(start, false) || !this.ties.meet(end, true)) {
       this.occupancy.back = this.occupancy.on = 1;
       return false;
@@ -124,8 +137,9 @@ export class Cursor {
 
   private nextStretch(): boolean {
     const { task, anchor, occupancy } = this;
-    while (this.inner <= this.innerEnd) {
+    while (this.inner <= this.innerEnd && !this.gaveUp) {
       const moment = this.wishEarly ? this.nearest + this.inner++ : this.nearest - this.inner++;
+      this.minutes++;
       if (!this.ties.allow(moment, this.wishEarly)) continue;
       const start = this.wishEarly ? anchor : moment;
       const end = this.wishEarly ? moment : anchor;
