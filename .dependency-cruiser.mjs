@@ -70,7 +70,7 @@ export default {
       from: { path: "^src/core/" },
       to: {
         dependencyTypesNot: ["local", "aliased", "aliased-tsconfig"],
-        pathNot: "node_modules/(zod|date-fns|@date-fns/tz|pure-rand|fuse.js)/",
+        pathNot: "node_modules/(zod|date-fns|@date-fns/tz|pure-rand|fuse.js|fastest-levenshtein)/",
       },
     },
     {
