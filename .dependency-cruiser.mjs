@@ -22,6 +22,7 @@ const SCHEDULE_ROOMS = ["construct", "timing", "lcg", "jobshop", "improve", "exp
 
 /** Everything outside the core, with what it may not import. */
 const OUTSIDE = {
+  host: ["db", "workers", "ui", "app"],
   db: ["workers", "ui", "app"],
   workers: ["db", "ui", "app"],
   ui: ["db", "app"],

@@ -76,12 +76,14 @@ if (process.argv[1] === fileURLToPath(import.meta.url)) {
   buildIfNeeded();
   const server = spawn(
     process.execPath,
-    [join(root, "node_modules", "next", "dist", "bin", "next"), "start", "-H", host, "-p", String(port)],
+    [join(root, "scripts", "run.mjs"), "cli/serve.ts", "--host", host, "--port", String(port)],
     { cwd: root, stdio: ["ignore", "ignore", "inherit"], env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" } },
   );
-  const shown = host === "127.0.0.1" ? "localhost" : host;
+  const everywhere = ["0.0.0.0", "::"].includes(host);
+  const shown = everywhere || host === "127.0.0.1" ? "localhost" : host;
+  const reached = everywhere ? "127.0.0.1" : host;
   for (let tries = 0; tries < 100 && server.exitCode === null; tries++) {
-    const up = await fetch(`http://${host}:${port}/`).then(
+    const up = await fetch(`http://${reached}:${port}/`).then(
       () => true,
       () => false,
     );

@@ -1,28 +1,24 @@
 import { NextResponse, type NextRequest } from "next/server";
+import { hostNames, refusal } from "@/host/door";
+import { BASE_HEADERS, pagePolicy } from "@/host/headers";
 
-/** Sends a content security policy with every page: scripts only of our own, each named by a fresh nonce. */
+/** Where Next runs without our server before it, the same door is kept here. */
+const NAMES = process.env.UNISYNTH_HOSTS?.split(",") ?? hostNames("localhost", []);
+
+/** Lets in what the door lets in, and gives every page a policy with a nonce of its own. */
 export function proxy(request: NextRequest): NextResponse {
+  const { method, nextUrl, headers: asked } = request;
+  const refused = refusal({ method, url: nextUrl.pathname + nextUrl.search, headers: Object.fromEntries(asked) }, NAMES);
+  if (refused)
+    return new NextResponse(refused.sentence, { status: refused.status, headers: { ...BASE_HEADERS, ...refused.headers } });
   const nonce = btoa(crypto.randomUUID());
-  const policy = [
-    "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}'${process.env.NODE_ENV === "development" ? " 'unsafe-eval'" : ""}`,
-    "style-src 'self' 'unsafe-inline'",
-    "img-src 'self' data:",
-    "font-src 'self'",
-    "connect-src 'self'",
-    "worker-src 'self' blob:",
-    "object-src 'none'",
-    "base-uri 'self'",
-    "form-action 'self'",
-    "frame-ancestors 'none'",
-  ].join("; ");
-  const headers = new Headers(request.headers);
+  const policy = pagePolicy(nonce, process.env.NODE_ENV === "development");
+  const headers = new Headers(asked);
   headers.set("x-nonce", nonce);
   headers.set("Content-Security-Policy", policy);
   const response = NextResponse.next({ request: { headers } });
+  for (const [name, value] of Object.entries(BASE_HEADERS)) response.headers.set(name, value);
   response.headers.set("Content-Security-Policy", policy);
-  response.headers.set("X-Content-Type-Options", "nosniff");
-  response.headers.set("Referrer-Policy", "no-referrer");
   return response;
 }
 

@@ -118,13 +118,12 @@ test("a database that does not answer is an issue with its reason, not a broken 
   const { document } = gathering();
   const holder = globalThis as { unisynthDatabase?: unknown };
   const real = holder.unisynthDatabase;
-  holder.unisynthDatabase = {
-    transaction: () => {
-      throw new Error("database is locked");
-    },
+  const locked = () => {
+    throw Object.assign(new Error("database is locked"), { code: "SQLITE_BUSY" });
   };
+  holder.unisynthDatabase = { db: { transaction: locked, select: locked, $client: { close: locked } }, file: ":memory:" };
   try {
-    expect(said(await saveGathering(document, 1))).toContain("did not work: database is locked");
+    expect(said(await saveGathering(document, 1))).toContain("is held by another program");
   } finally {
     holder.unisynthDatabase = real;
   }

@@ -62,7 +62,7 @@ export function readRows<S extends z.ZodType>(kind: DocumentKind<S>, rows: reado
   return { readable, unreadable };
 }
 
-/** How a document is saved: when, and from which revision its changes began; without one it replaces whatever is there. */
+/** How a document is saved: when, and from which revision its changes began: 0 for a new one, none to replace whatever is there. */
 export interface Saving {
   readonly savedAt: string;
   readonly from?: number;

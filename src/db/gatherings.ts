@@ -1,8 +1,9 @@
-import { asc, eq } from "drizzle-orm";
+import { asc, count, desc, eq, sql } from "drizzle-orm";
+import { gatheringDate, RELATIVE_DATES } from "@/core/gathering/calendar";
 import { GATHERING_DOCUMENT, type Gathering } from "@/core/gathering/schema";
 import { ok, type Result } from "@/core/shared/issue";
 import type { Db } from "./database";
-import { conflict, readRow, readRows, toRow, type Listed, type Saving, type Stored } from "./documents";
+import { conflict, readRow, toRow, type Saving, type Stored } from "./documents";
 import { gatherings } from "./schema";
 
 /** A gathering with the kitchen it is held in. */
@@ -10,11 +11,71 @@ export interface StoredGathering extends Stored<Gathering> {
   readonly kitchenId: string;
 }
 
+/** A gathering as the list shows it, from columns alone. */
+export interface GatheringGlance {
+  readonly id: string;
+  readonly name: string;
+  readonly line: string;
+  /** yyyy-mm-dd */
+  readonly date: string;
+  readonly guests: number;
+  /** Its document has not what every gathering has: its page says more. */
+  readonly isDamaged: boolean;
+}
+
+/** Which part of the list: what is past, the last first, or what is coming, the next first. */
+export interface Part {
+  /** yyyy-mm-dd */
+  readonly today: string;
+  readonly past: boolean;
+  readonly from: number;
+  readonly count: number;
+}
+
+/** What a gathering's columns hold of its document. */
+const listed = ({ date, guests, line }: Gathering) => ({
+  day: "on" in date ? date.on : date.relative,
+  guests: guests.reduce((sum, group) => sum + group.count, 0),
+  line,
+});
+
+/** The date of each row, as SQL: what is said by weekday falls on another date each week. */
+const dateOn = (today: string) => {
+  const cases = RELATIVE_DATES.map((relative) => sql`when ${relative} then ${gatheringDate({ relative }, today)}`);
+  return sql<string>`case ${gatherings.day} ${sql.join(cases, sql` `)} else ${gatherings.day} end`;
+};
+
 export const gatheringRepository = (db: Db) => {
   const rowOf = (id: string) => db.select().from(gatherings).where(eq(gatherings.id, id)).all().at(0);
   return {
-    list: (): Listed<Gathering> =>
-      readRows(GATHERING_DOCUMENT, db.select().from(gatherings).orderBy(asc(gatherings.position), asc(gatherings.name)).all()),
+    /** A part of the list, with how many there are on either side of today. */
+    page({ today, past, from, count: most }: Part): { rows: GatheringGlance[]; coming: number; past: number } {
+      const date = dateOn(today);
+      const [{ all, over }] = db
+        .select({ all: count(), over: sql<number>`coalesce(sum(${date} < ${today}), 0)` })
+        .from(gatherings)
+        .all();
+      const rows = db
+        .select({ id: gatherings.id, name: gatherings.name, line: gatherings.line, date, guests: gatherings.guests })
+        .from(gatherings)
+        .where(past ? sql`${date} < ${today}` : sql`${date} >= ${today}`)
+        .orderBy(past ? desc(date) : asc(date), asc(gatherings.name), asc(gatherings.id))
+        .limit(most)
+        .offset(from)
+        .all();
+      const whole = db
+        .select({
+          isWhole: sql<number>`json_type(${gatherings.data}, '$.waves') is 'array' and json_type(${gatherings.data}, '$.date') is 'object'`,
+        })
+        .from(gatherings)
+        .where(eq(gatherings.id, sql.placeholder("id")))
+        .prepare();
+      return {
+        rows: rows.map((row) => ({ ...row, isDamaged: !whole.get({ id: row.id })?.isWhole })),
+        coming: all - over,
+        past: over,
+      };
+    },
     /** Undefined where there is none. */
     find(id: string): Result<StoredGathering> | undefined {
       const row = rowOf(id);
@@ -33,6 +94,7 @@ export const gatheringRepository = (db: Db) => {
         if (from !== undefined && there?.revision !== from) return conflict(GATHERING_DOCUMENT, there);
         const row = {
           ...toRow(GATHERING_DOCUMENT, gathering),
+          ...listed(gathering),
           kitchenId: kitchenId ?? there?.kitchenId ?? gathering.kitchen ?? "",
           revision: (there?.revision ?? 0) + 1,
           savedAt,

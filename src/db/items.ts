@@ -52,7 +52,7 @@ export const itemRepository = (db: Db) => {
     save(item: Item, { savedAt, from, position }: Saving & { position?: number }): Result<{ id: string; revision: number }> {
       return db.transaction((tx) => {
         const there = rowOf(item.id);
-        if (from !== undefined && there?.revision !== from) return conflict(ITEM_DOCUMENT, there);
+        if (from !== undefined && (there?.revision ?? 0) !== from) return conflict(ITEM_DOCUMENT, there);
         const most = (column: SQL, where: SQL) => tx.get<{ n: number | null }>(sql`select max(${column}) as n ${where}`).n;
         const last = most(sql`position`, sql`from ${items}`) ?? -1;
         // A database that was emptied for the demo keeps its versions: they go on counting from there.

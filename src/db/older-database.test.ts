@@ -56,7 +56,7 @@ test.each(["first-try", "quiet-evenings"])("the plan of %s has the same timetabl
   const stored = planRepository(db).latest(id)!;
   expect(keptPlanIssues(stored)).toEqual([]);
   const { plan } = stored;
-  expect(planRepository(db).glances().get(id)).toMatchObject({
+  expect(planRepository(db).glance(id)).toMatchObject({
     origin: plan.origin,
     cost: plan.solution.cost,
     firstStart: Math.min(...plan.solution.tasks.map((task) => task.start)),

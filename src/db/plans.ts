@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull, sql } from "drizzle-orm";
+import { and, desc, eq, isNull } from "drizzle-orm";
 import { KEPT_PLAN_DOCUMENT, type KeptPlan } from "@/core/plan/kept-plan";
 import { readDocument } from "@/core/shared/documents";
 import { wallMinute } from "@/core/shared/clock";
@@ -39,26 +39,17 @@ export const planRepository = (db: Db) => ({
       return undefined;
     }
   },
-  /** The newest plan of each gathering in short. */
-  glances(): ReadonlyMap<string, PlanGlance> {
-    const newest = db
-      .select({ id: sql<number>`max(${plans.id})`.as("newest") })
+  /** The newest plan of a gathering in short. */
+  glance(gatheringId: string): PlanGlance | undefined {
+    const { origin, firstStart, lastEnd, cost, status } = plans;
+    return db
+      .select({ origin, firstStart, lastEnd, cost, status })
       .from(plans)
-      .groupBy(plans.gatheringId)
-      .as("newest");
-    const rows = db
-      .select({
-        gatheringId: plans.gatheringId,
-        origin: plans.origin,
-        firstStart: plans.firstStart,
-        lastEnd: plans.lastEnd,
-        cost: plans.cost,
-        status: plans.status,
-      })
-      .from(plans)
-      .innerJoin(newest, eq(plans.id, newest.id))
-      .all();
-    return new Map(rows.map(({ gatheringId, ...glance }) => [gatheringId, glance]));
+      .where(eq(plans.gatheringId, gatheringId))
+      .orderBy(desc(plans.id))
+      .limit(1)
+      .all()
+      .at(0);
   },
   /** Keeps a plan with a timetable. @returns its id */
   save(gatheringId: string, { request, plan, search }: KeptPlan, savedAt: string): number {

@@ -32,10 +32,8 @@ const item = (id: string) => valueOf(itemRepository(db).find(id)!);
 
 test("the demo is nine items, three kitchens and three gatherings, and comes back as it went in", () => {
   expect(itemRepository(db).all()).toHaveLength(9);
-  const ids = gatheringRepository(db)
-    .list()
-    .readable.map(({ document }) => gathering(document.id).kitchenId);
-  expect(ids).toEqual(["boathouse", "quiet-flat", "first-kitchen"]);
+  const listed = gatheringRepository(db).page({ today: "2026-11-25", past: false, from: 0, count: 10 });
+  expect(listed.rows.map(({ id }) => gathering(id).kitchenId).sort()).toEqual(["boathouse", "first-kitchen", "quiet-flat"]);
   const request = expectRequest(demoInput("first-try"));
   expect(item("slipway-pie")).toEqual({ document: request.items[0], revision: 1 });
   expect(valueOf(kitchenRepository(db).find("first-kitchen")!).document).toEqual(request.kitchen);
@@ -113,8 +111,10 @@ describe("what is damaged is shown as such and breaks nothing else", () => {
   });
   test("a gathering that is no gathering", () => {
     db.run(sql`update gatherings set data = '{"waves": 7}' where id = 'first-try'`);
-    const { readable, unreadable } = gatheringRepository(db).list();
-    expect([readable.length, unreadable.map((row) => row.name)]).toEqual([2, ["First try"]]);
+    const { rows } = gatheringRepository(db).page({ today: "2026-11-25", past: false, from: 0, count: 10 });
+    expect(rows.filter((row) => row.isDamaged).map((row) => row.name)).toEqual(["First try"]);
+    expect(rows).toHaveLength(3);
+    expect(gatheringRepository(db).find("first-try")!.ok).toBe(false);
   });
 });
 
@@ -138,7 +138,7 @@ describe("plans", () => {
     const stored = planRepository(db).latest("first-try")!;
     expect(stored.request.items[0].name).toBe("Slipway pies");
     expect(stored.plan).toEqual(kept.plan);
-    expect(planRepository(db).glances().get("first-try")).toEqual({
+    expect(planRepository(db).glance("first-try")).toEqual({
       origin: plan.origin,
       firstStart: Math.min(...plan.solution.tasks.map((t) => t.start)),
       lastEnd: Math.max(...plan.solution.tasks.map((t) => t.end)),

@@ -63,8 +63,17 @@ export const gatherings = sqliteTable(
       .references(() => kitchens.id),
     ...document,
     savedAt: text("saved_at").notNull(),
+    /** What the list of gatherings shows and sorts by: `next Saturday` or yyyy-mm-dd, how many guests, the line below the name. */
+    day: text("day").notNull().default(""),
+    guests: integer("guests").notNull().default(0),
+    line: text("line").notNull().default(""),
   },
-  (t) => [check("gatherings_name", sql`length(trim(${t.name})) > 0`), check("gatherings_data", sql`json_valid(${t.data})`)],
+  (t) => [
+    // Everything the list needs: large documents are not read for it.
+    index("gatherings_listed").on(t.day, t.name, t.id, t.guests, t.line),
+    check("gatherings_name", sql`length(trim(${t.name})) > 0`),
+    check("gatherings_data", sql`json_valid(${t.data})`),
+  ],
 );
 
 /** What the cook has, and how it is sold. */
@@ -108,7 +117,8 @@ export const plans = sqliteTable(
     savedAt: text("saved_at").notNull(),
   },
   (t) => [
-    index("plans_by_gathering").on(t.gatheringId, t.id),
+    // Everything a glance needs: the plans themselves are large.
+    index("plans_glanced").on(t.gatheringId, t.id, t.origin, t.firstStart, t.lastEnd, t.cost, t.status),
     check("plans_status", sql`${t.status} in ('optimal', 'feasible')`),
     check("plans_request", sql`json_valid(${t.request})`),
     check("plans_plan", sql`json_valid(${t.plan})`),
@@ -126,4 +136,24 @@ export const planReferences = sqliteTable(
     reference: text("reference").notNull(),
   },
   (t) => [primaryKey({ columns: [t.planId, t.kind, t.reference] })],
+);
+
+/** Other devices that were let in; only a hash of what each shows is kept. */
+export const devices = sqliteTable("devices", {
+  id: text("id").primaryKey(),
+  name: text("name").notNull(),
+  pairedAt: text("paired_at").notNull(),
+  secret: text("secret").notNull().unique(),
+});
+
+/** The code that lets one device in, while there is one: its hash, until when (ms since 1970) and for how many tries. */
+export const deviceCode = sqliteTable(
+  "device_code",
+  {
+    id: integer("id").primaryKey(),
+    hash: text("hash").notNull(),
+    until: integer("until").notNull(),
+    tries: integer("tries").notNull(),
+  },
+  (t) => [check("device_code_one", sql`${t.id} = 1`)],
 );

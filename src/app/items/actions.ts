@@ -1,4 +1,5 @@
 "use server";
+import { randomUUID } from "node:crypto";
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { noteUsed } from "@/core/item/by-feel";
@@ -19,8 +20,8 @@ interface Saved {
 const Revision = z.int().min(1);
 const unknownItem = (id: unknown) => fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of an item" });
 
-/** Checks an item and writes its next revision; `from` is the one that the changes began from, none for a new item. */
-function store(input: unknown, from?: number): Result<Saved> {
+/** Checks an item and writes its next revision; `from` is the one that the changes began from, 0 for a new item. */
+function store(input: unknown, from: number): Result<Saved> {
   const parsed = parseWith(ItemSchema, input);
   if (!parsed.ok) return parsed;
   const issues = itemIssues({ items: [parsed.value] });
@@ -30,11 +31,14 @@ function store(input: unknown, from?: number): Result<Saved> {
   return saved;
 }
 
-function add(item: Item): Result<Saved> {
-  if (itemRepository(database()).find(item.id))
-    return fail({ code: "inconsistent", path: ["name"], got: item.name, wanted: "a name that no other item has" });
-  return store(item);
-}
+/** Letters that no other server gives to a new item of the same name. */
+const OWN_LETTERS = 8;
+
+/** Adds an item under an id that no server makes a second time. */
+const add = (item: Item): Result<Saved> =>
+  store({ ...item, id: `${item.id.slice(0, 60)}-${randomUUID().slice(0, OWN_LETTERS)}` }, 0);
+
+const isCalled = (name: string) => (item: Item) => item.name.trim().toLowerCase() === name.trim().toLowerCase();
 
 /**
  * Saves an item as it stands on the desk, on from the revision that the desk began with. Issues: those of its schema and
@@ -45,10 +49,16 @@ export async function saveItem(input: unknown, from: unknown): Promise<Result<Sa
   return revision.ok ? outcome(() => store(input, revision.value)) : revision;
 }
 
-/** Adds an item under an id that no other has. */
+/** Adds an item. Issues: those of its schema; a name that another item has already. */
 export async function createItem(input: unknown): Promise<Result<Saved>> {
   const parsed = parseWith(ItemSchema, input);
-  return parsed.ok ? outcome(() => add(parsed.value)) : parsed;
+  if (!parsed.ok) return parsed;
+  const { name } = parsed.value;
+  return outcome(() =>
+    itemRepository(database()).all({ archived: true }).some(isCalled(name))
+      ? fail({ code: "inconsistent", path: ["name"], got: name, wanted: "a name that no other item has" })
+      : add(parsed.value),
+  );
 }
 
 const NoteSchema = z.object({

@@ -6,6 +6,9 @@ import type { Gathering } from "./schema";
 
 const WEEKDAYS = ["Sunday", "Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday"];
 
+/** Every date that is said by its weekday. */
+export const RELATIVE_DATES: readonly string[] = WEEKDAYS.map((day) => `next ${day}`);
+
 /** The gathering's date as yyyy-mm-dd: "next Saturday" is the first one after today, never today. */
 export function gatheringDate(date: Gathering["date"], today: string): string {
   if ("on" in date) return date.on;

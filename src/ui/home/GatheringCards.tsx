@@ -26,7 +26,7 @@ export function GatheringCards({ cards }: { cards: readonly GatheringCard[] }) {
         <Paper
           key={card.id}
           component={Link}
-          href={`/g/${card.id}`}
+          href={`/g/${encodeURIComponent(card.id)}`}
           sx={{
             p: 2.5,
             textDecoration: "none",

@@ -1,7 +1,6 @@
 import { format } from "date-fns";
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
-import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
 import { itemRepository } from "@/db/items";
 import { kitchenRepository } from "@/db/kitchens";
@@ -12,41 +11,43 @@ import { PlanProvider } from "@/ui/plan/PlanProvider";
 import { GatheringShell } from "@/ui/plan/GatheringShell";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
 import { forgetOwn, keepOwn } from "../../own-actions";
+import { withDatabase } from "../../with-database";
 import { saveGathering, savePlan } from "./actions";
 
 export default async function GatheringLayout({ params, children }: { params: Promise<{ id: string }>; children: ReactNode }) {
   const { id } = await params;
-  const db = database();
-  const found = gatheringRepository(db).find(id);
-  if (!found) notFound();
-  if (!found.ok) return <UnreadablePage id={id} kind="gathering" issue={found.issues[0]} />;
-  const kitchen = kitchenRepository(db).find(found.value.kitchenId);
-  if (!kitchen) notFound();
-  if (!kitchen.ok) return <UnreadablePage id={found.value.kitchenId} kind="kitchen" issue={kitchen.issues[0]} />;
-  const opened = new Date();
-  const items = itemRepository(db);
-  const own = ownIngredientRepository(db).list().readable;
-  const source = {
-    own,
-    items: items.all({ archived: true }),
-    inUse: items.idsInUse(),
-    kitchen: kitchen.value.document,
-    today: format(opened, "yyyy-MM-dd"),
-    now: format(opened, "HH:mm"),
-    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-  };
-  return (
-    <CatalogueProvider stored={own} save={keepOwn} remove={forgetOwn}>
-      <PlanProvider
-        key={id}
-        source={source}
-        initial={found.value}
-        stored={planRepository(db).latest(id)}
-        saveGathering={saveGathering}
-        savePlan={savePlan}
-      >
-        <GatheringShell id={id}>{children}</GatheringShell>
-      </PlanProvider>
-    </CatalogueProvider>
-  );
+  return withDatabase((db) => {
+    const found = gatheringRepository(db).find(id);
+    if (!found) notFound();
+    if (!found.ok) return <UnreadablePage id={id} kind="gathering" issue={found.issues[0]} />;
+    const kitchen = kitchenRepository(db).find(found.value.kitchenId);
+    if (!kitchen) notFound();
+    if (!kitchen.ok) return <UnreadablePage id={found.value.kitchenId} kind="kitchen" issue={kitchen.issues[0]} />;
+    const opened = new Date();
+    const items = itemRepository(db);
+    const own = ownIngredientRepository(db).list().readable;
+    const source = {
+      own,
+      items: items.all({ archived: true }),
+      inUse: items.idsInUse(),
+      kitchen: kitchen.value.document,
+      today: format(opened, "yyyy-MM-dd"),
+      now: format(opened, "HH:mm"),
+      zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    };
+    return (
+      <CatalogueProvider stored={own} save={keepOwn} remove={forgetOwn}>
+        <PlanProvider
+          key={id}
+          source={source}
+          initial={found.value}
+          stored={planRepository(db).latest(id)}
+          saveGathering={saveGathering}
+          savePlan={savePlan}
+        >
+          <GatheringShell id={id}>{children}</GatheringShell>
+        </PlanProvider>
+      </CatalogueProvider>
+    );
+  });
 }

@@ -1,14 +1,16 @@
-import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
 import { NewItem } from "@/ui/items/NewItem";
 import { OwnCatalogue } from "../../own-catalogue";
+import { withDatabase } from "../../with-database";
 import { createItem } from "../actions";
 
 export default function Page() {
-  const items = itemRepository(database()).all({ archived: true });
-  return (
-    <OwnCatalogue>
-      <NewItem items={items} create={createItem} />
-    </OwnCatalogue>
-  );
+  return withDatabase((db) => {
+    const items = itemRepository(db).all({ archived: true });
+    return (
+      <OwnCatalogue db={db}>
+        <NewItem items={items} create={createItem} />
+      </OwnCatalogue>
+    );
+  });
 }
