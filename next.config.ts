@@ -4,8 +4,8 @@ const config: NextConfig = {
   serverExternalPackages: ["better-sqlite3"],
   poweredByHeader: false,
   devIndicators: false,
-  // A kept plan of a very large day is a few megabytes.
-  experimental: { serverActions: { bodySizeLimit: "16mb" } },
+  // As much as the door lets in: plans come in pieces.
+  experimental: { serverActions: { bodySizeLimit: "2mb" } },
   outputFileTracingIncludes: { "/*": ["./src/db/migrations/**/*"] },
 };
 

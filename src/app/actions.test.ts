@@ -7,7 +7,8 @@ import { seedDemo } from "@/db/demo";
 import { gatheringRepository } from "@/db/gatherings";
 import { itemRepository } from "@/db/items";
 import { planRepository } from "@/db/plans";
-import { saveGathering, savePantry, savePlan } from "./g/[id]/actions";
+import { saveGathering, savePantry, savePlanPiece } from "./g/[id]/actions";
+import { keepPlan } from "./g/[id]/keep-plan";
 import { archiveItem, createItem, duplicateItem, noteLiquid, saveItem } from "./items/actions";
 
 jest.mock("next/cache", () => ({ revalidatePath: () => undefined }));
@@ -91,7 +92,7 @@ describe("plans that come from a browser", () => {
   const sent = () => JSON.parse(JSON.stringify({ request, plan, search: "ended" }));
 
   test("a plan is kept", async () => {
-    expect(await savePlan(sent())).toMatchObject({ ok: true });
+    expect(await keepPlan(sent())).toMatchObject({ ok: true });
     expect(planRepository(database()).latest("first-try")!.plan.solution.cost).toBe(plan.solution.cost);
   });
   test.each([
@@ -105,7 +106,18 @@ describe("plans that come from a browser", () => {
   ])("%s is refused", async (_, spoil, sentence) => {
     const one = sent();
     spoil(one);
-    expect(said(await savePlan(one))).toMatch(sentence);
+    expect(said(await keepPlan(one))).toMatch(sentence);
+  });
+  test("one that is large comes in pieces; pieces that are missing, or make no plan, are said", async () => {
+    const text = JSON.stringify(sent());
+    const half = Math.ceil(text.length / 2);
+    const piece = (upload: string, n: number, part: string) => savePlanPiece({ upload, piece: n, of: 2, text: part });
+    expect(await piece("upload-one", 0, text.slice(0, half))).toEqual({ ok: true, value: undefined });
+    expect(await piece("upload-one", 1, text.slice(half))).toMatchObject({ ok: true, value: { id: expect.any(Number) } });
+    expect(said(await piece("upload-one", 1, "x"))).toContain("all of it is sent again");
+    expect(await piece("upload-two", 0, "{")).toMatchObject({ ok: true });
+    expect(said(await piece("upload-two", 1, "nothing"))).toContain("expected a plan as JSON");
+    expect(said(await savePlanPiece({ upload: "x", piece: -1, of: 1, text: 7 }))).toContain("upload is");
   });
 });
 

@@ -5,7 +5,11 @@ import { ThemeProvider } from "@mui/material/styles";
 import { AppRouterCacheProvider } from "@mui/material-nextjs/v16-appRouter";
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
+import { OutboxProvider } from "@/ui/session/OutboxProvider";
 import { theme } from "@/ui/theme/theme";
+import { saveGathering, savePantry, savePlanPiece } from "./g/[id]/actions";
+import { saveItem } from "./items/actions";
+import { forgetOwn, keepOwn } from "./own-actions";
 
 export const metadata: Metadata = {
   title: { default: "Unisynth", template: "%s · Unisynth" },
@@ -21,7 +25,9 @@ export default function RootLayout({ children }: { children: ReactNode }) {
         <AppRouterCacheProvider>
           <ThemeProvider theme={theme}>
             <CssBaseline />
-            {children}
+            <OutboxProvider actions={{ saveGathering, saveItem, savePlanPiece, savePantry, keepOwn, forgetOwn }}>
+              {children}
+            </OutboxProvider>
           </ThemeProvider>
         </AppRouterCacheProvider>
       </body>

@@ -61,7 +61,9 @@ export function DevicesView({ devices, addresses, makeCode, revoke }: Props) {
           <Paper sx={{ p: 2.5, display: "grid", gap: 1.5, justifyItems: "start" }}>
             {code ? (
               <>
-                <div>On the other device open one of {addresses.map((address) => `${address}`).join(", ")} with this port, and type:</div>
+                <div>
+                  On the other device open one of {addresses.map((address) => `${address}`).join(", ")} with this port, and type:
+                </div>
                 <Typography
                   component="output"
                   aria-label="Code"

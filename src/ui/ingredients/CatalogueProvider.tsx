@@ -1,13 +1,11 @@
 "use client";
 import { createContext, useContext, useMemo, useState, type ReactNode } from "react";
 import { catalogueOf, OURS, type Catalogue, type OwnIngredient } from "@/core/ingredients/own";
-import type { Result } from "@/core/shared/issue";
 import { useAttempt } from "../kit/use-attempt";
+import { useOutbox } from "../session/OutboxProvider";
 
 interface Props {
   readonly stored: readonly OwnIngredient[];
-  readonly save: (entry: OwnIngredient) => Promise<Result<unknown>>;
-  readonly remove: (id: string) => Promise<Result<unknown>>;
   readonly children: ReactNode;
 }
 
@@ -24,8 +22,9 @@ const Context = createContext<Known>({ catalogue: OURS, keep: () => undefined, f
 /** What is known of ingredients, with the cook's own over it. */
 export const useCatalogue = (): Known => useContext(Context);
 
-export function CatalogueProvider({ stored, save, remove, children }: Props) {
+export function CatalogueProvider({ stored, children }: Props) {
   const [own, setOwn] = useState(stored);
+  const outbox = useOutbox();
   const { attempt, told } = useAttempt();
   const known = useMemo(
     (): Known => ({
@@ -34,7 +33,7 @@ export function CatalogueProvider({ stored, save, remove, children }: Props) {
         setOwn((now) => [...now.filter((one) => one.id !== entry.id), entry]);
         attempt(
           `Keeping what ${entry.names[0]} is`,
-          () => save(entry),
+          () => outbox.post(`own-${entry.id}`, "own", entry),
           () => undefined,
         );
       },
@@ -42,12 +41,12 @@ export function CatalogueProvider({ stored, save, remove, children }: Props) {
         setOwn((now) => now.filter((one) => one.id !== id));
         attempt(
           "Forgetting it",
-          () => remove(id),
+          () => outbox.post(`own-${id}`, "own-forgotten", id),
           () => undefined,
         );
       },
     }),
-    [own, attempt, save, remove],
+    [own, attempt, outbox],
   );
   return (
     <Context.Provider value={known}>

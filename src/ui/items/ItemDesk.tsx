@@ -55,7 +55,7 @@ const isRight = (item: Item): boolean => ItemSchema.safeParse(item).success && i
 /** The formula desk: one item with its dough, filling, piece, balance and steps; every figure follows every other. */
 export function ItemDesk({ stored, place, away: storedAway, save, duplicate, archive }: Props) {
   const router = useRouter();
-  const form = useDocument<Item>({ key: `item-${stored.document.id}`, initial: stored, isRight, save });
+  const form = useDocument<Item>({ key: `item-${stored.document.id}`, kind: "item", initial: stored, isRight, save });
   const { draft: item, conflict, change: edit } = form;
   const change = useCallback((next: Item) => edit(() => next), [edit]);
   const [refused, setRefused] = useState<{ key: string; text: string } | undefined>(undefined);

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import { useCallback, useState, type ReactNode } from "react";
 import { fail, type Issue, type Result } from "@/core/shared/issue";
 import { issueText } from "@/core/shared/issue-text";
-import { NO_ANSWER } from "../session/document-session";
+import { NO_ANSWER } from "../session/outbox";
 import { Banner } from "./Banner";
 
 interface Failure {

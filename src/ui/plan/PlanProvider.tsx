@@ -7,6 +7,7 @@ import { prepare, runPlan } from "@/workers/plan.client";
 import { useReleased } from "../kit/use-released";
 import type { Revised } from "../session/document-session";
 import { browserTimers } from "../session/platform";
+import { useOutbox } from "../session/OutboxProvider";
 import { useDocument, type DocumentForm } from "../session/use-document";
 import { PlanSession, type PlanState } from "./plan-session";
 import { gatheringIsRight, type Draft, type Source } from "./plan-state";
@@ -37,14 +38,15 @@ interface Props {
   readonly initial: Revised<Gathering>;
   readonly stored: KeptPlan | undefined;
   readonly saveGathering: (draft: Draft, from: number) => Promise<Result<{ readonly revision: number }>>;
-  readonly savePlan: (kept: KeptPlan) => Promise<Result<unknown>>;
   readonly children: ReactNode;
 }
 
 /** Binds the sessions of one gathering, its form and its plan, to all views of it. */
-export function PlanProvider({ source, initial, stored, saveGathering, savePlan, children }: Props) {
+export function PlanProvider({ source, initial, stored, saveGathering, children }: Props) {
+  const outbox = useOutbox();
   const form = useDocument<Draft>({
     key: `gathering-${initial.document.id}`,
+    kind: "gathering",
     initial,
     isRight: gatheringIsRight,
     save: saveGathering,
@@ -57,7 +59,7 @@ export function PlanProvider({ source, initial, stored, saveGathering, savePlan,
         draft: form.draft,
         stored,
         planner: { run: runPlan, prepare },
-        keep: savePlan,
+        keep: (kept) => outbox.post(`plan-${initial.document.id}`, "plan", kept),
         timers: browserTimers,
         whenReleased,
       }),

@@ -4,7 +4,8 @@ import type { Plan } from "@/core/plan/schema";
 import type { Progress } from "@/core/schedule/budget";
 import { fail, type Issue, type Result } from "@/core/shared/issue";
 import type { Run } from "@/workers/plan.client";
-import { NO_ANSWER, PAUSE_MS } from "../session/document-session";
+import { PAUSE_MS } from "../session/document-session";
+import { NO_ANSWER } from "../session/outbox";
 import type { Timers } from "../session/platform";
 import { checkDraft, planKey, type Checked, type Draft, type Source } from "./plan-state";
 

@@ -43,6 +43,9 @@ export function requestOf(draft: Draft, { items, kitchen, own, today, zone }: So
   const wanted = named(draft);
   const doneAhead = (draft.doneAhead ?? []).filter((a) => wanted.has(a.recipe));
   const used = items.filter((item) => wanted.has(item.id));
+  // A rule stays when an item goes, for the steps of the others; it comes back to its own when the item does.
+  const steps = new Set(used.flatMap((item) => item.steps.map((step) => step.id)));
+  const rules = draft.rules?.map((rule) => ({ ...rule, steps: rule.steps?.filter((id) => steps.has(id)) }));
   return {
     format: "unisynth-request/1" as const,
     today,
@@ -50,7 +53,7 @@ export function requestOf(draft: Draft, { items, kitchen, own, today, zone }: So
     items: used.length > 0 ? used : items.slice(0, 1),
     kitchen,
     ...(own && own.length > 0 && { own: [...own] }),
-    gathering: { ...draft, doneAhead },
+    gathering: { ...draft, doneAhead, ...(rules && { rules }) },
     solve: { seconds: PLAN_SECONDS, seed: 1 },
   };
 }

@@ -1,5 +1,4 @@
 "use client";
-import type { Result } from "@/core/shared/issue";
 import type { UnreadableRow } from "../kit/Unreadable";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
@@ -20,12 +19,11 @@ import { WeighTab } from "./WeighTab";
 
 interface Props {
   readonly pantry: { readonly readable: readonly PantryEntry[]; readonly unreadable: readonly UnreadableRow[] };
-  readonly savePantry: (entry: PantryEntry) => Promise<Result<unknown>>;
   readonly noteLiquid: NoteLiquid;
 }
 
 /** What is weighed, batch by batch in the order of the day, and what is bought. */
-export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
+export function QuantitiesView({ pantry, noteLiquid }: Props) {
   const { latest, good, stale, work } = usePlan();
   const { draft } = useDraft();
   const { catalogue } = useCatalogue();
@@ -83,7 +81,7 @@ export function QuantitiesView({ pantry, savePantry, noteLiquid }: Props) {
       ) : tab === "labels" ? (
         <LabelsTab />
       ) : (
-        <ShoppingTab stored={pantry.readable} unreadable={pantry.unreadable} save={savePantry} />
+        <ShoppingTab stored={pantry.readable} unreadable={pantry.unreadable} />
       )}
     </Box>
   );

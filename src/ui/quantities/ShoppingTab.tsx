@@ -9,8 +9,8 @@ import { issueText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { NumberField } from "../kit/NumberField";
-import type { Result } from "@/core/shared/issue";
 import { Unreadable, type UnreadableRow } from "../kit/Unreadable";
+import { useOutbox } from "../session/OutboxProvider";
 import { useAttempt } from "../kit/use-attempt";
 import { useDisplay } from "../kit/use-display";
 import { dayText } from "../plan/plan-summary";
@@ -22,7 +22,6 @@ import { countText, packText, shoppingTable } from "./shopping.view-model";
 interface Props {
   readonly stored: readonly PantryEntry[];
   readonly unreadable: readonly UnreadableRow[];
-  readonly save: (entry: PantryEntry) => Promise<Result<unknown>>;
 }
 
 const COLUMNS = "minmax(150px, 1.4fr) 96px 88px 108px 190px minmax(120px, 1fr)";
@@ -31,12 +30,13 @@ const FIELD_NAMES: Readonly<Record<string, string>> = { haveG: "What is at hand"
 const MOST_SIZES = 4;
 
 /** One list for everything, what is at hand taken off, whole packs, and what they cost. */
-export function ShoppingTab({ stored, unreadable, save }: Props) {
+export function ShoppingTab({ stored, unreadable }: Props) {
   const { latest, good, stale } = usePlan();
   const { weight, money, coins, display } = useDisplay();
   const { catalogue } = useCatalogue();
   const [pantry, setPantry] = useState(stored);
   const { attempt, told } = useAttempt();
+  const outbox = useOutbox();
   const [refused, setRefused] = useState<{ ingredient: string; field: string; text: string } | undefined>(undefined);
   const plan = stale ? undefined : good?.plan;
   const list = useMemo(
@@ -63,7 +63,7 @@ export function ShoppingTab({ stored, unreadable, save }: Props) {
     setPantry([...pantry.filter((p) => p.ingredient !== ingredient), entry]);
     attempt(
       `Saving what there is of ${ingredient}`,
-      () => save(entry),
+      () => outbox.post(`pantry-${ingredient}`, "pantry", entry),
       () => undefined,
     );
   };

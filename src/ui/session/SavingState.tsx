@@ -8,7 +8,7 @@ import type { Saving } from "./document-session";
 const TEXT: Readonly<Record<Saving, string>> = {
   saved: "Saved",
   saving: "Saving …",
-  "not-saved": "Not saved, kept here",
+  "not-saved": "Not saved, kept on this device",
   invalid: "Not saved yet: a field needs you",
   conflict: "Not saved: changed elsewhere too",
 };

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from "@/core/shared/issue";
-import { DocumentSession, NO_ANSWER, PAUSE_MS, type Revised } from "./document-session";
+import { DocumentSession, PAUSE_MS, type Revised } from "./document-session";
+import { NO_ANSWER } from "./outbox";
 import { handTimers, memoryStore, tabs } from "@tests/session-kit";
 
 interface Note {

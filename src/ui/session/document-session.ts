@@ -1,14 +1,11 @@
 import { fail, type Issue, type Result } from "@/core/shared/issue";
-import { differences, isMine, merged, type Difference } from "@/core/shared/differences";
+import { merged, type Difference } from "@/core/shared/differences";
+import { clashOf } from "./clash";
+import { MOST_RETRY_MS, NO_ANSWER, RETRY_MS } from "./outbox";
 import type { Channel, Store, Timers } from "./platform";
 
 /** Typing pauses this long before anything is saved, ms. */
 export const PAUSE_MS = 350;
-/** A saving that failed is tried again after this long, and then after twice as long each time, up to a minute, ms. */
-const RETRY_MS = 2000;
-const MOST_RETRY_MS = 60_000;
-/** Why a saving failed to which nothing was answered: the line is cut, or the server is away. */
-export const NO_ANSWER = "the server does not answer";
 /** Changes within so many ms are taken back as one, ms. */
 const ONE_CHANGE_MS = 700;
 /** How many changes can be taken back. */
@@ -36,6 +33,8 @@ export interface DocumentState<T> {
   readonly issue: Issue | undefined;
   readonly conflict: Conflict<T> | undefined;
   readonly canUndo: boolean;
+  /** Changes that no server has taken yet. */
+  readonly changes: number;
 }
 
 export interface DocumentOptions<T> {
@@ -47,6 +46,15 @@ export interface DocumentOptions<T> {
   readonly timers: Timers;
   /** Where what can be taken back, and what is not saved yet, outlives a reload. */
   readonly store: Store;
+  /** Where what is not saved yet outlives the tab as well. */
+  readonly device?: Device<T>;
+}
+
+/** What a session says of what is not saved: kept on the device by whoever listens. */
+export interface Device<T> {
+  /** `hasFailed`: it was tried, and did not go through. */
+  readonly hold: (unsaved: Unsaved<T>, changes: number, hasFailed: boolean) => void;
+  readonly drop: () => void;
 }
 
 /** The question that a page begins with: does anybody know a newer revision than this? */
@@ -55,7 +63,7 @@ interface Asks {
 }
 
 /** What of a document that is not saved outlives a reload. */
-interface Unsaved<T> {
+export interface Unsaved<T> {
   readonly draft: T;
   readonly base: Revised<T>;
 }
@@ -79,6 +87,8 @@ export class DocumentSession<T extends object> {
   private timer: unknown;
   private retryMs = RETRY_MS;
   private sending = false;
+  /** The last saving did not go through. */
+  private hasFailed = false;
   /** What was heard from elsewhere while a saving was under way: it counts where the saving does not go through. */
   private heardMeanwhile: Revised<T> | undefined;
   /** To the same document in other tabs, while the view is there and until its last saving is answered. */
@@ -88,15 +98,27 @@ export class DocumentSession<T extends object> {
 
   constructor(private readonly options: DocumentOptions<T>) {
     const { document } = options.initial;
-    this.pristine = { draft: document, saving: "saved", issue: undefined, conflict: undefined, canUndo: false };
+    this.pristine = { draft: document, saving: "saved", issue: undefined, conflict: undefined, canUndo: false, changes: 0 };
     const past = this.kept("past");
     const unsaved = this.kept("unsaved") as Unsaved<T> | undefined;
     this.base = unsaved?.base ?? options.initial;
     this.past = this.keptPast = Array.isArray(past) ? (past as T[]) : [];
     const draft = unsaved?.draft ?? document;
-    this.now = { ...this.pristine, draft, canUndo: this.past.length > 0 };
+    this.now = { ...this.pristine, draft, canUndo: this.past.length > 0, changes: unsaved ? 1 : 0 };
     if (unsaved) this.settle(0);
   }
+
+  /** Takes up what was left unsaved by a tab that was closed. @returns false where something is at work here already */
+  readonly takeUp = ({ draft, base }: Unsaved<T>, changes: number): boolean => {
+    if (this.now.saving !== "saved") return false;
+    const theirs = this.base;
+    this.past = [...this.past.slice(1 - HISTORY), this.now.draft];
+    this.base = base;
+    this.tell({ changes });
+    this.put(draft);
+    this.heard(theirs);
+    return true;
+  };
 
   get state(): DocumentState<T> {
     return this.now;
@@ -113,7 +135,10 @@ export class DocumentSession<T extends object> {
     const draft = edit(this.now.draft);
     if (draft === this.now.draft) return;
     const at = this.options.timers.now();
-    if (at - this.changedAt > ONE_CHANGE_MS) this.past = [...this.past.slice(1 - HISTORY), this.now.draft];
+    if (at - this.changedAt > ONE_CHANGE_MS) {
+      this.past = [...this.past.slice(1 - HISTORY), this.now.draft];
+      this.now = { ...this.now, changes: this.now.changes + 1 };
+    }
     this.changedAt = at;
     this.put(draft);
   };
@@ -124,6 +149,7 @@ export class DocumentSession<T extends object> {
     if (last === undefined) return;
     this.past = this.past.slice(0, -1);
     this.changedAt = -Infinity;
+    this.now = { ...this.now, changes: this.now.changes + 1 };
     this.put(last);
   };
 
@@ -211,56 +237,54 @@ export class DocumentSession<T extends object> {
   private send(): void {
     this.timer = undefined;
     if (this.sending) return;
-    const { draft } = this.now;
+    const { draft, changes } = this.now;
     this.sending = true;
     this.options
       .save(draft, this.base.revision)
       .catch((): Result<{ revision: number }> => fail({ code: "failed", path: [], got: NO_ANSWER }))
       .then((answer) => {
         this.sending = false;
-        this.answered(draft, answer);
+        this.answered(draft, answer, changes);
         if (this.leaving) this.hangUp();
       });
   }
 
-  private answered(draft: T, answer: Result<{ readonly revision: number }>): void {
+  private answered(draft: T, answer: Result<{ readonly revision: number }>, changes: number): void {
     const news = this.heardMeanwhile;
     this.heardMeanwhile = undefined;
     if (answer.ok) {
       this.base = { document: draft, revision: answer.value.revision };
       this.retryMs = RETRY_MS;
+      this.hasFailed = false;
       this.channel?.tell(this.base);
+      this.now = { ...this.now, changes: Math.max(0, this.now.changes - changes) };
       this.settle(PAUSE_MS);
       return;
     }
     const [issue] = answer.issues;
     if (issue.code === "conflict" && issue.got) return this.clash(issue.got as Revised<T>);
+    this.hasFailed = true;
     this.tell({ saving: "not-saved", issue });
     this.keep();
     if (news && news.revision > this.base.revision) return this.clash(news);
     // What the server does not take will not be taken a second time; what failed may go through later.
-    if (issue.code !== "failed") return;
+    // From a view that was left nobody tries again: the device has it.
+    if (issue.code !== "failed" || (this.leaving && this.options.device)) return;
     this.timer = this.options.timers.set(() => this.settle(0), this.retryMs);
     this.retryMs = Math.min(MOST_RETRY_MS, 2 * this.retryMs);
   }
 
   /** Two forms of one document: where they changed different fields nothing needs to be asked. */
   private clash(theirs: Revised<T>): void {
-    const found = differences(this.now.draft, theirs.document);
-    const mine = found.filter((one) => isMine(one, this.base.document));
-    if (found.every((one) => mine.includes(one) || this.isTheirs(one))) {
+    const clash = clashOf(this.now.draft, this.base.document, theirs.document);
+    if ("merged" in clash) {
       this.base = theirs;
       this.tell({ conflict: undefined });
-      this.put(merged(theirs.document, mine));
+      this.put(clash.merged);
       return;
     }
-    this.tell({ saving: "conflict", issue: undefined, conflict: { theirs, differences: found, mine } });
+    this.tell({ saving: "conflict", issue: undefined, conflict: { theirs, ...clash } });
     this.keep();
-  }
-
-  /** Whether a difference was made on their side only: mine is still what both began from. */
-  private isTheirs({ path, mine }: Difference): boolean {
-    return isMine({ path, mine, theirs: mine }, this.base.document);
   }
 
   private isAsStored(draft: T): boolean {
@@ -276,6 +300,11 @@ export class DocumentSession<T extends object> {
     const { draft, saving } = this.now;
     const unsaved: Unsaved<T> | undefined = saving === "saved" ? undefined : { draft, base: this.base };
     this.options.store.put(`${this.options.key}-unsaved`, JSON.stringify(unsaved ?? null));
+    if (unsaved) this.options.device?.hold(unsaved, Math.max(1, this.now.changes), this.hasFailed);
+    else {
+      this.now = { ...this.now, changes: 0 };
+      this.options.device?.drop();
+    }
     if (this.keptPast === this.past) return;
     this.keptPast = this.past;
     this.options.store.put(`${this.options.key}-past`, JSON.stringify(this.past));

@@ -1,19 +1,29 @@
 "use client";
 import { useEffect, useState, useSyncExternalStore } from "react";
 import { DocumentSession, type DocumentOptions, type DocumentState } from "./document-session";
+import type { Unsaved } from "./document-session";
+import { useOutbox } from "./OutboxProvider";
 import { browserTimers, noStore, tabChannel, tabStore } from "./platform";
+import type { LetterKind } from "./senders";
 
 export interface DocumentForm<T extends object>
   extends DocumentState<T>, Pick<DocumentSession<T>, "change" | "undo" | "retry" | "resolve"> {}
 
-/** A document session of this tab, bound to a view. What it keeps is read once the page is there. */
-export function useDocument<T extends object>(options: Omit<DocumentOptions<T>, "timers" | "store">): DocumentForm<T> {
+/** A document session of this tab, bound to a view. What it keeps is read once the page is there. `kind`: how it is sent without it. */
+export function useDocument<T extends object>(
+  options: Omit<DocumentOptions<T>, "timers" | "store" | "device"> & { readonly kind: LetterKind },
+): DocumentForm<T> {
+  const outbox = useOutbox();
   const [session] = useState(() => {
     const there = typeof window !== "undefined";
     return new DocumentSession<T>({
       ...options,
       timers: browserTimers,
       store: there ? tabStore : noStore,
+      device: {
+        hold: (unsaved, changes, hasFailed) => outbox.hold(options.key, options.kind, unsaved, changes, hasFailed),
+        drop: () => outbox.drop(options.key),
+      },
     });
   });
   const state = useSyncExternalStore(
@@ -25,6 +35,10 @@ export function useDocument<T extends object>(options: Omit<DocumentOptions<T>, 
   useEffect(() => {
     const channel = tabChannel(`unisynth-${key}`);
     const hangUp = channel && session.connect(channel);
+    // What a tab that was closed could not save is taken up here.
+    void outbox.claim(key).then((left) => {
+      if (left) session.takeUp(left.body as Unsaved<T>, left.changes);
+    });
     const leave = () => session.flush();
     const warn = (event: BeforeUnloadEvent) => {
       session.flush();
@@ -37,7 +51,8 @@ export function useDocument<T extends object>(options: Omit<DocumentOptions<T>, 
       window.removeEventListener("beforeunload", warn);
       session.flush();
       hangUp?.();
+      outbox.release(key);
     };
-  }, [session, key]);
+  }, [session, key, outbox]);
   return { ...state, change: session.change, undo: session.undo, retry: session.retry, resolve: session.resolve };
 }

@@ -2,15 +2,14 @@
 import { z } from "zod";
 import { PantrySchema } from "@/core/batching/shopping-list";
 import { GatheringSchema } from "@/core/gathering/schema";
-import { keptPlanIssues } from "@/core/plan/check-kept";
-import { KEPT_PLAN_DOCUMENT } from "@/core/plan/kept-plan";
-import { fail, failWith, ok, type Result } from "@/core/shared/issue";
+import { fail, ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
 import { pantryRepository } from "@/db/pantry";
-import { planRepository } from "@/db/plans";
 import { outcome } from "../../outcome";
+import { keepPlan } from "./keep-plan";
+import { pieces, PieceSchema } from "./pieces";
 
 const Revision = z.int().min(1);
 
@@ -28,19 +27,18 @@ export async function saveGathering(input: unknown, from: unknown): Promise<Resu
   );
 }
 
-/** Keeps a plan that was shown to the cook, with all it was made from, once it is proven to be one. */
-export async function savePlan(input: unknown): Promise<Result<{ id: number }>> {
-  const parsed = parseWith(KEPT_PLAN_DOCUMENT.schema, input);
-  if (!parsed.ok) return parsed;
-  return outcome(() => {
-    const issues = keptPlanIssues(parsed.value);
-    if (issues.length > 0) return failWith(issues);
-    const { id } = parsed.value.request.gathering;
-    const db = database();
-    if (!gatheringRepository(db).isThere(id))
-      return fail({ code: "unknown", path: ["request", "gathering", "id"], got: id, wanted: "a gathering that is still there" });
-    return ok({ id: planRepository(db).save(id, parsed.value, new Date().toISOString()) });
-  });
+/** Takes a plan piece by piece, and keeps it once it is whole. Issues: those of a piece; of the plan; `failed`. */
+export async function savePlanPiece(input: unknown): Promise<Result<{ id: number } | undefined>> {
+  const piece = parseWith(PieceSchema, input);
+  if (!piece.ok) return piece;
+  const whole = pieces().add(piece.value);
+  if (!whole.ok) return whole;
+  if (whole.value === undefined) return ok(undefined);
+  try {
+    return keepPlan(JSON.parse(whole.value));
+  } catch {
+    return fail({ code: "unreadable", path: ["text"], got: whole.value.slice(0, 40), wanted: "a plan as JSON" });
+  }
 }
 
 /** Keeps what the cook has of one ingredient and how it is sold. */

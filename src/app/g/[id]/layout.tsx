@@ -10,9 +10,8 @@ import { CatalogueProvider } from "@/ui/ingredients/CatalogueProvider";
 import { PlanProvider } from "@/ui/plan/PlanProvider";
 import { GatheringShell } from "@/ui/plan/GatheringShell";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
-import { forgetOwn, keepOwn } from "../../own-actions";
 import { withDatabase } from "../../with-database";
-import { saveGathering, savePlan } from "./actions";
+import { saveGathering } from "./actions";
 
 export default async function GatheringLayout({ params, children }: { params: Promise<{ id: string }>; children: ReactNode }) {
   const { id } = await params;
@@ -36,14 +35,13 @@ export default async function GatheringLayout({ params, children }: { params: Pr
       zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     };
     return (
-      <CatalogueProvider stored={own} save={keepOwn} remove={forgetOwn}>
+      <CatalogueProvider stored={own}>
         <PlanProvider
           key={id}
           source={source}
           initial={found.value}
           stored={planRepository(db).latest(id)}
           saveGathering={saveGathering}
-          savePlan={savePlan}
         >
           <GatheringShell id={id}>{children}</GatheringShell>
         </PlanProvider>

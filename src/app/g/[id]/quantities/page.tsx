@@ -2,10 +2,7 @@ import { pantryRepository } from "@/db/pantry";
 import { QuantitiesView } from "@/ui/quantities/QuantitiesView";
 import { noteLiquid } from "../../../items/actions";
 import { withDatabase } from "../../../with-database";
-import { savePantry } from "../actions";
 
 export default function Page() {
-  return withDatabase((db) => (
-    <QuantitiesView pantry={pantryRepository(db).list()} savePantry={savePantry} noteLiquid={noteLiquid} />
-  ));
+  return withDatabase((db) => <QuantitiesView pantry={pantryRepository(db).list()} noteLiquid={noteLiquid} />);
 }
