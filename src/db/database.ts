@@ -78,7 +78,9 @@ interface Held {
 
 const holder = globalThis as { unisynthDatabase?: Held };
 
-const inodeOf = (file: string): bigint => statSync(file, { bigint: true }).ino;
+/** Which file of the disk a name stands for now; undefined where none is there. */
+const inodeOf = (file: string): bigint | undefined =>
+  statSync(/* turbopackIgnore: true */ file, { bigint: true, throwIfNoEntry: false })?.ino;
 
 function forget(): void {
   holder.unisynthDatabase?.db.$client.close();
@@ -88,9 +90,9 @@ function forget(): void {
 /** Opens a file that is there and current; where it cannot be written it is opened for reading. */
 function hold(file: string): Held {
   if (file === ":memory:") return { db: openDatabase(file), file, inode: 0n };
-  if (!existsSync(file)) throw new DatabaseTrouble("missing", file);
-  if (statSync(file).size === 0) throw new DatabaseTrouble("empty", file);
   const inode = inodeOf(file);
+  if (inode === undefined) throw new DatabaseTrouble("missing", file);
+  if (statSync(/* turbopackIgnore: true */ file).size === 0) throw new DatabaseTrouble("empty", file);
   let connection: Connection;
   let readOnlySince: number | undefined;
   try {
@@ -124,8 +126,8 @@ function openToRead(file: string): Connection {
   } catch (error) {
     if (troubleOf(error, file)?.code === "corrupt") throw error;
     const copy = join(mkdtempSync(join(tmpdir(), "unisynth-")), "unisynth.db");
-    for (const end of ["", "-wal"].filter((one) => existsSync(file + one))) {
-      copyFileSync(file + end, copy + end);
+    for (const end of ["", "-wal"].filter((one) => existsSync(/* turbopackIgnore: true */ file + one))) {
+      copyFileSync(/* turbopackIgnore: true */ file + end, copy + end);
       chmodSync(copy + end, 0o600);
     }
     // Taken together with what its journal holds, and then only read: what were written to a copy would be lost.
@@ -147,7 +149,7 @@ export function database(): Db {
     const held = holder.unisynthDatabase;
     if (held && held.file !== ":memory:") {
       const again = held.readOnlySince !== undefined && Date.now() - held.readOnlySince > AGAIN_MS;
-      if (again || held.file !== file || !existsSync(file) || inodeOf(file) !== held.inode) forget();
+      if (again || held.file !== file || inodeOf(file) !== held.inode) forget();
     }
     return (holder.unisynthDatabase ??= hold(file)).db;
   } catch (error) {
