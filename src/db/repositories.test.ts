@@ -118,6 +118,51 @@ describe("what is damaged is shown as such and breaks nothing else", () => {
   });
 });
 
+describe("the list of gatherings", () => {
+  const WEDNESDAY = "2026-11-25";
+  const page = (past: boolean, from = 0, count = 10) => gatheringRepository(db).page({ today: WEDNESDAY, past, from, count });
+  const add = (id: string, date: { on: string } | { relative: string }) =>
+    gatheringRepository(db).save({ ...gathering("first-try").document, id, name: id, date }, { savedAt: NOW });
+
+  test("what is coming, the next first; what is past, the last first; weekdays fall where they do today", () => {
+    clearAll(db);
+    seedDemo(db, NOW);
+    db.run(sql`delete from gatherings where id <> 'first-try'`);
+    add("yesterday", { on: "2026-11-24" });
+    add("long ago", { on: "2020-02-29" });
+    add("today", { on: WEDNESDAY });
+    add("thursday", { relative: "next Thursday" });
+    add("far", { on: "2027-06-01" });
+    add("wednesday", { relative: "next Wednesday" });
+    expect(page(false).rows.map((row) => [row.id, row.date])).toEqual([
+      ["today", "2026-11-25"],
+      ["thursday", "2026-11-26"],
+      ["first-try", "2026-11-29"],
+      ["wednesday", "2026-12-02"],
+      ["far", "2027-06-01"],
+    ]);
+    expect(page(true).rows.map((row) => row.id)).toEqual(["yesterday", "long ago"]);
+    expect([page(true).past, page(true).coming]).toEqual([2, 5]);
+    expect(page(false, 1, 2).rows.map((row) => row.id)).toEqual(["thursday", "first-try"]);
+  });
+  test("what it shows follows what is saved", () => {
+    const { document, revision } = gathering("first-try");
+    const guests = [{ count: 3, age: "adult" as const, diet: [], avoid: [] }];
+    gatheringRepository(db).save({ ...document, guests, line: "by the water" }, { savedAt: NOW, from: revision });
+    expect(page(false).rows.find((row) => row.id === "first-try")).toMatchObject({ guests: 3, line: "by the water" });
+  });
+  test("documents and plans are not read for it", () => {
+    const plan = (query: string) =>
+      (db.$client.prepare(`explain query plan ${query}`).all() as { detail: string }[]).map((row) => row.detail).join("; ");
+    expect(plan("select id, name, line, day, guests from gatherings order by day, name, id")).toContain(
+      "USING COVERING INDEX gatherings_listed",
+    );
+    expect(
+      plan("select origin, first_start, last_end, cost, status from plans where gathering_id = 'x' order by id desc limit 1"),
+    ).toBe("SEARCH plans USING COVERING INDEX plans_glanced (gathering_id=?)");
+  });
+});
+
 test("a pantry entry that cannot be is listed apart", () => {
   const butter = { ingredient: "butter", haveG: 120, packs: [{ sizeG: 250 }, { sizeG: 500, price: 419 }] };
   pantryRepository(db).save(butter);
