@@ -1,12 +1,11 @@
 // The one command from a fresh clone to the application with the demo at http://localhost:3000.
 // Options: --reset restores the demo data; --port N; --host ADDRESS (this machine only unless asked otherwise).
 import { spawn, spawnSync } from "node:child_process";
-import { createHash } from "node:crypto";
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
+import { buildIfNeeded } from "./build.mjs";
 import { root, setup, stop } from "./setup.mjs";
 
 function options() {
@@ -27,36 +26,6 @@ const portIsFree = (port, host) =>
     probe.once("error", () => resolve(false));
     probe.listen(port, host, () => probe.close(() => resolve(true)));
   });
-
-/** What the build depends on, as one hash: sources, configuration, lock file. */
-function sourceHash() {
-  const hash = createHash("sha256");
-  const walk = (path) => {
-    if (statSync(path).isDirectory())
-      return readdirSync(path)
-        .sort()
-        .forEach((name) => walk(join(path, name)));
-    if (!/\.test\.tsx?$/.test(path)) hash.update(path).update(readFileSync(path));
-  };
-  ["src", "next.config.ts", "tsconfig.json", "package-lock.json"].forEach((name) => walk(join(root, name)));
-  return hash.digest("hex");
-}
-
-/** Builds the application unless this very source was built before. */
-export function buildIfNeeded() {
-  const stamp = join(root, ".next", "unisynth-build");
-  const hash = sourceHash();
-  if (existsSync(stamp) && readFileSync(stamp, "utf8") === hash) return;
-  console.error("Building the application (about a minute) …");
-  const built = spawnSync("npx", ["next", "build"], {
-    cwd: root,
-    stdio: ["ignore", 2, 2],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
-  });
-  if (built.status !== 0) stop("The application could not be built; what the build said is above.");
-  mkdirSync(join(root, ".next"), { recursive: true });
-  writeFileSync(stamp, hash);
-}
 
 /** Creates the database, migrates it, fills in the demo where it is empty. */
 export function seed(reset, env = process.env) {

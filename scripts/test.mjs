@@ -3,7 +3,7 @@ import { spawnSync } from "node:child_process";
 import { mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { ensureChromium } from "./chromium.mjs";
-import { buildIfNeeded } from "./demo.mjs";
+import { buildIfNeeded } from "./build.mjs";
 import { root, setup } from "./setup.mjs";
 
 setup();
