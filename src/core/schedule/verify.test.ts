@@ -1,5 +1,7 @@
+import fc from "fast-check";
 import { readFileSync } from "node:fs";
-import { expectProblem } from "@tests/any-problem";
+import { anyProblem, expectProblem } from "@tests/any-problem";
+import type { Problem } from "./problem";
 import { SolutionSchema, type Solution } from "./solution";
 import { verify } from "./verify";
 
@@ -104,4 +106,88 @@ test("too many loads for the slots are named", () => {
 test("infeasible needs a reason and no tasks", () => {
   expect(verify(problem, { ...good, status: "infeasible", cost: 0, bound: 0, tasks: [], why: ["No oven."] })).toEqual([]);
   expect(verify(problem, { ...good, status: "infeasible", tasks: [], why: [] }).map((v) => v.rule)).toEqual(["status"]);
+});
+
+/** Every resource that is asked too much of, found minute by minute and pair by pair. */
+function overasked(problem: Problem, { tasks }: Solution): { pools: Set<string>; chambers: Set<string> } {
+  const bookings = problem.tasks.flatMap((task, i) =>
+    task.uses.map((use, u) => {
+      const { start, end, taken } = tasks[i];
+      const resource = taken[u];
+      const from = use.from === undefined ? start : (use.from >= 0 ? start : end) + use.from;
+      const minutes = Array.isArray(use.minutes) ? use.minutes[(use.resource as string[]).indexOf(resource)] : use.minutes;
+      return { task: i, use, resource, from, to: use.from === undefined ? end : from + minutes! };
+    }),
+  );
+  const last = Math.max(...bookings.map((one) => one.to), 0);
+  const pools = new Set<string>();
+  const chambers = new Set<string>();
+  for (const resource of problem.resources) {
+    const mine = bookings.filter((one) => one.resource === resource.id);
+    const at = (minute: number) =>
+      mine.filter(({ from, to }) => from <= minute && minute < to).reduce((sum, { use }) => sum + use.amount, 0);
+    if (resource.kind === "pool") {
+      const there = (minute: number) =>
+        Math.min(
+          resource.capacity,
+          resource.calendar ? (resource.calendar.find(([a, b]) => a <= minute && minute < b)?.[2] ?? 0) : resource.capacity,
+        );
+      for (let minute = Math.min(0, ...mine.map((one) => one.from)); minute < last; minute++)
+        if (at(minute) > 0 && at(minute) > there(minute)) pools.add(resource.id);
+      continue;
+    }
+    for (let minute = 0; minute < last; minute++) if (at(minute) > resource.slots) chambers.add(resource.id);
+    const first = Math.min(...mine.map((one) => one.from));
+    const busy = (minute: number) => mine.some(({ from, to }) => from <= minute && minute < to);
+    for (const a of mine) {
+      if (a.from === first && a.from < Math.ceil((a.use.setting! - resource.start) / resource.heat)) chambers.add(resource.id);
+      for (const b of mine) {
+        if (a === b) continue;
+        const rise = b.use.setting! - a.use.setting!;
+        const overlap = a.from < b.to && b.from < a.to;
+        const change = Math.ceil(Math.abs(rise) / (rise > 0 ? resource.heat : resource.cool));
+        if (rise !== 0 && (overlap || (a.to <= b.from && b.from - a.to < change))) chambers.add(resource.id);
+        const shut = a.from + a.use.sealed;
+        if ([b.from, b.to].some((moment) => a.from < moment && moment < shut)) chambers.add(resource.id);
+        if (resource.ranked && a.from < b.from && a.use.rank > b.use.rank) chambers.add(resource.id);
+      }
+      // The pause before a load that begins a group.
+      const before = Math.max(...mine.map((one) => one.to).filter((end) => end <= a.from));
+      if (a.from > first && !busy(a.from - 1) && a.from - before < resource.recovery) chambers.add(resource.id);
+      if (a.from > first && before === a.from && resource.recovery > 0)
+        if (!mine.some((one) => one.from < a.from && a.from < one.to)) chambers.add(resource.id);
+    }
+  }
+  return { pools, chambers };
+}
+
+test("what it says of pools and chambers is what a look at every minute and every pair says", () => {
+  const placement = fc.array(fc.record({ start: fc.integer({ min: 0, max: 90 }), stretch: fc.nat(30), choice: fc.nat(5) }), {
+    minLength: 12,
+    maxLength: 12,
+  });
+  fc.assert(
+    fc.property(anyProblem(7), placement, (input, places) => {
+      const problem = expectProblem(input);
+      const tasks = problem.tasks.map((task, i) => {
+        const { start, stretch, choice } = places[i % places.length];
+        const taken = task.uses.map(({ resource }) =>
+          typeof resource === "string" ? resource : resource[choice % resource.length],
+        );
+        const { duration } = task;
+        const minutes =
+          typeof duration === "number"
+            ? duration
+            : Array.isArray(duration)
+              ? Math.min(duration[1], duration[0] + stretch)
+              : duration.minutes[(task.uses[duration.of].resource as string[]).indexOf(taken[duration.of])];
+        return { id: task.id, start, end: start + minutes, taken };
+      });
+      const solution: Solution = { format: "unisynth-solution/1", status: "feasible", cost: 0, bound: 0, tasks, why: [] };
+      const found = verify(problem, solution);
+      const said = (rule: string) => new Set(found.filter((one) => one.rule === rule).map((one) => one.about[0]));
+      expect({ pools: said("pools"), chambers: said("chambers") }).toEqual(overasked(problem, solution));
+    }),
+    { numRuns: 1500, seed: 20261129 },
+  );
 });
