@@ -1,5 +1,6 @@
 "use client";
 import Box from "@mui/material/Box";
+import Link from "next/link";
 import { usePathname } from "next/navigation";
 import type { ReactNode } from "react";
 import { COLOUR } from "../theme/tokens";
@@ -35,6 +36,9 @@ export function TopBar({ children }: { children?: ReactNode }) {
         ))}
       </Box>
       <Box sx={{ ml: "auto", pb: 1, display: "flex", alignItems: "center", gap: 2, fontSize: "0.8rem", color: "#cfe3e0" }}>
+        <Box component={Link} href="/devices" sx={{ color: "inherit", textDecoration: "none", fontWeight: 600 }}>
+          Devices
+        </Box>
         <DisplayMenu />
         {children}
       </Box>

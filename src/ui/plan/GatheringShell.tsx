@@ -46,13 +46,24 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
           >
             Unisynth
           </Box>
-          <Typography variant="h1" sx={{ flex: "none" }}>
+          <Typography variant="h1" sx={{ minWidth: 0, overflowWrap: "anywhere" }}>
             {draft.name || "Unnamed gathering"}
           </Typography>
           <Box sx={{ color: "#cfe3e0", fontSize: "0.875rem" }}>
             {latest && whenText(latest.quantities.days.date, latest.request.kitchen.name)}
           </Box>
-          <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 2, fontSize: "0.8rem", color: "#cfe3e0" }}>
+          <Box
+            sx={{
+              ml: "auto",
+              display: "flex",
+              flexWrap: "wrap",
+              alignItems: "center",
+              gap: 2,
+              rowGap: 0.5,
+              fontSize: "0.8rem",
+              color: "#cfe3e0",
+            }}
+          >
             <DisplayMenu />
             <Button
               size="small"
