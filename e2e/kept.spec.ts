@@ -91,7 +91,9 @@ test("a lost connection is told with its reason; what was typed survives a reloa
   await saved(page);
   await cut(page);
   await name(page).fill("A name worth keeping");
-  await expect(state(page)).toContainText(/Not saved, kept here. Saving the gathering did not work: the server does not answer/);
+  await expect(state(page)).toContainText(
+    /Not saved, kept on this device. Saving the gathering did not work: the server does not answer/,
+  );
   await expect(page.getByRole("button", { name: "Try again" }).first()).toBeVisible();
   page.once("dialog", (dialog) => dialog.accept());
   await page.reload();

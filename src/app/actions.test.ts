@@ -1,12 +1,13 @@
 import { demoInput, expectRequest } from "@tests/demo";
 import { makePlan } from "@/core/plan/pipeline";
 import { issueText } from "@/core/shared/issue-text";
-import type { Result } from "@/core/shared/issue";
+import { ok, type Result } from "@/core/shared/issue";
 import { database } from "@/db/database";
 import { seedDemo } from "@/db/demo";
 import { gatheringRepository } from "@/db/gatherings";
 import { itemRepository } from "@/db/items";
 import { planRepository } from "@/db/plans";
+import { sendersFor } from "@/ui/session/senders";
 import { saveGathering, savePantry, savePlanPiece } from "./g/[id]/actions";
 import { keepPlan } from "./g/[id]/keep-plan";
 import { archiveItem, createItem, duplicateItem, noteLiquid, saveItem } from "./items/actions";
@@ -75,7 +76,11 @@ describe("items", () => {
   test("copied, noted, put away; what is not there is said", async () => {
     const copy = await duplicateItem("slipway-pie", false);
     expect(copy.ok).toBe(true);
-    expect(said(await createItem(pie().document))).toContain("a name that no other item has");
+    const [one, other] = [await createItem(pie().document), await createItem(pie().document)];
+    if (!one.ok || !other.ok) throw new Error("not made");
+    // Two servers that make the same item at once make two.
+    expect(new Set([one.value.id, other.value.id, "slipway-pie"]).size).toBe(3);
+    expect(pie().revision).toBeGreaterThan(0);
     expect(await archiveItem("slipway-pie", true)).toMatchObject({ ok: true });
     for (const answer of [
       await duplicateItem("x", true),
@@ -107,6 +112,21 @@ describe("plans that come from a browser", () => {
     const one = sent();
     spoil(one);
     expect(said(await keepPlan(one))).toMatch(sentence);
+  });
+  test("the plan of a large day arrives as a page sends it", async () => {
+    const day = expectRequest({ ...demoInput("launch-night"), solve: { iterations: 1, seed: 1 } });
+    const body = JSON.parse(JSON.stringify({ request: day, plan: makePlan(day, { now: () => 0 }), search: "ended" }));
+    const none = async () => ok({ revision: 1 });
+    const senders = sendersFor({
+      savePlanPiece,
+      saveGathering: none,
+      saveItem: none,
+      savePantry: none,
+      keepOwn: none,
+      forgetOwn: none,
+    });
+    expect(await senders.plan(body)).toMatchObject({ ok: true, value: { id: expect.any(Number) } });
+    expect(planRepository(database()).latest("launch-night")!.plan.solution.cost).toBe(body.plan.solution.cost);
   });
   test("one that is large comes in pieces; pieces that are missing, or make no plan, are said", async () => {
     const text = JSON.stringify(sent());

@@ -38,8 +38,6 @@ const OWN_LETTERS = 8;
 const add = (item: Item): Result<Saved> =>
   store({ ...item, id: `${item.id.slice(0, 60)}-${randomUUID().slice(0, OWN_LETTERS)}` }, 0);
 
-const isCalled = (name: string) => (item: Item) => item.name.trim().toLowerCase() === name.trim().toLowerCase();
-
 /**
  * Saves an item as it stands on the desk, on from the revision that the desk began with. Issues: those of its schema and
  * of what it refers to; `conflict` where it was saved elsewhere since, with what stands now; `failed`.
@@ -49,16 +47,10 @@ export async function saveItem(input: unknown, from: unknown): Promise<Result<Sa
   return revision.ok ? outcome(() => store(input, revision.value)) : revision;
 }
 
-/** Adds an item. Issues: those of its schema; a name that another item has already. */
+/** Adds an item, under an id of its own. Issues: those of its schema; `failed`. */
 export async function createItem(input: unknown): Promise<Result<Saved>> {
   const parsed = parseWith(ItemSchema, input);
-  if (!parsed.ok) return parsed;
-  const { name } = parsed.value;
-  return outcome(() =>
-    itemRepository(database()).all({ archived: true }).some(isCalled(name))
-      ? fail({ code: "inconsistent", path: ["name"], got: name, wanted: "a name that no other item has" })
-      : add(parsed.value),
-  );
+  return parsed.ok ? outcome(() => add(parsed.value)) : parsed;
 }
 
 const NoteSchema = z.object({

@@ -1,8 +1,9 @@
 "use client";
 import { createContext, startTransition, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import type { Gathering } from "@/core/gathering/schema";
-import type { KeptPlan } from "@/core/plan/kept-plan";
+import { KEPT_PLAN_DOCUMENT, type KeptPlan } from "@/core/plan/kept-plan";
 import type { Result } from "@/core/shared/issue";
+import { parseWith } from "@/core/shared/parse";
 import { prepare, runPlan } from "@/workers/plan.client";
 import { useReleased } from "../kit/use-released";
 import type { Revised } from "../session/document-session";
@@ -44,6 +45,7 @@ interface Props {
 /** Binds the sessions of one gathering, its form and its plan, to all views of it. */
 export function PlanProvider({ source, initial, stored, saveGathering, children }: Props) {
   const outbox = useOutbox();
+  const planLetter = `plan-${initial.document.id}`;
   const form = useDocument<Draft>({
     key: `gathering-${initial.document.id}`,
     kind: "gathering",
@@ -59,7 +61,7 @@ export function PlanProvider({ source, initial, stored, saveGathering, children 
         draft: form.draft,
         stored,
         planner: { run: runPlan, prepare },
-        keep: (kept) => outbox.post(`plan-${initial.document.id}`, "plan", kept),
+        keep: (kept) => outbox.post(planLetter, "plan", kept),
         timers: browserTimers,
         whenReleased,
       }),
@@ -68,12 +70,18 @@ export function PlanProvider({ source, initial, stored, saveGathering, children 
   useEffect(() => {
     const show = (urgent: boolean) => (urgent ? setState(session.state) : startTransition(() => setState(session.state)));
     const stop = session.subscribe(show);
-    session.open();
+    let isHere = true;
+    void outbox.waitsFor(planLetter).then((letter) => {
+      if (!isHere) return;
+      const onDevice = letter && parseWith(KEPT_PLAN_DOCUMENT.schema, letter.body);
+      session.open(onDevice?.ok ? onDevice.value : undefined);
+    });
     return () => {
+      isHere = false;
       stop();
       session.close();
     };
-  }, [session]);
+  }, [session, outbox, planLetter]);
   useEffect(() => session.type(form.draft), [session, form.draft]);
 
   const value = useMemo(

@@ -101,6 +101,16 @@ test("a kept plan that was searched to its end is shown without another search; 
   expect(cut.session.state.goesOn).toBe(false);
 });
 
+test("a plan that is still on its way to the server is the one that is shown when the page opens again", async () => {
+  const first = open();
+  const request = first.session.state.checked.ok ? first.session.state.checked.request : demo;
+  const { session, timers, searches } = open();
+  session.open({ request, plan: planOf(request), search: "ended" } as KeptPlan);
+  await timers.pass(1000);
+  expect(session.state).toMatchObject({ stale: false, work: { kind: "idle" } });
+  expect(searches).toHaveLength(0);
+});
+
 test("what is typed is checked after it is drawn, searched for when typing pauses, and an older search says nothing any more", async () => {
   const { session, timers, searches } = open();
   session.open();

@@ -116,8 +116,17 @@ export class PlanSession {
     return () => this.listeners.delete(tell);
   };
 
-  /** The page is there: looks for a plan unless the one that was kept is for this very request and was searched to its end. */
-  readonly open = (): void => {
+  /**
+   * The page is there: looks for a plan unless the one that was kept is for this very request and was searched to its end.
+   * @param onDevice a plan that is newer than the server's, and still on its way there
+   */
+  readonly open = (onDevice?: KeptPlan): void => {
+    if (onDevice) {
+      const { request, plan, search } = onDevice;
+      this.goodKey = planKey(request);
+      const stale = this.goodKey !== this.wantedKey;
+      this.tell({ good: { request, plan }, stale, goesOn: search === "cut-off" && !stale });
+    }
     this.options.planner.prepare(this.now.good?.plan);
     if (this.now.goesOn) this.goOn();
     else this.want(0);

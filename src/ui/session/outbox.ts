@@ -125,6 +125,13 @@ export class Outbox {
     return newest;
   };
 
+  /** The newest that waits on this device of something that is only posted; undefined where nothing does. */
+  readonly waitsFor = async (document: string): Promise<Letter | undefined> => {
+    const own = this.lying.get(this.idOf(document));
+    const left = (await this.left()).filter((letter) => letter.document === document);
+    return [...(own ? [own.letter] : []), ...left].sort((a, b) => b.at - a.at).at(0);
+  };
+
   /** What a claimed document's view has not saved yet: kept on the device, and counted once saving failed. */
   readonly hold = (document: string, kind: string, body: unknown, changes: number, hasFailed: boolean): void => {
     const there = this.lay(document, kind, body, changes);

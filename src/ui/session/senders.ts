@@ -3,6 +3,7 @@ import type { OwnIngredient } from "@/core/ingredients/own";
 import type { Item } from "@/core/item/schema";
 import type { PantryEntry } from "@/core/batching/shopping-list";
 import type { KeptPlan } from "@/core/plan/kept-plan";
+import { LONGEST_TEXT } from "@/core/shared/guard";
 import { ok, type Result } from "@/core/shared/issue";
 import { clashOf } from "./clash";
 import type { Revised, Unsaved } from "./document-session";
@@ -20,8 +21,8 @@ export interface Actions {
   readonly forgetOwn: (id: string) => Promise<Result<unknown>>;
 }
 
-/** Letters of a plan's text that fit in one request, whatever they are made of. */
-const PIECE = 400_000;
+/** Letters of a plan's text that go in one request: as many as the door lets in as one text. */
+const PIECE = LONGEST_TEXT;
 
 /** Sends a document whose view is gone: laid into what was saved elsewhere since, where the two changed different fields. */
 const document =

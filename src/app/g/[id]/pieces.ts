@@ -1,9 +1,10 @@
 import { z } from "zod";
+import { LONGEST_TEXT } from "@/core/shared/guard";
 import { fail, ok, type Result } from "@/core/shared/issue";
 
 /** The largest text that is put together, in letters; and how many at once, each for so long. */
 const MOST_LETTERS = 16_000_000;
-const MOST_PIECES = 100;
+const MOST_PIECES = 200;
 const MOST_UPLOADS = 4;
 const MOST_AGE_MS = 120_000;
 
@@ -11,7 +12,7 @@ export const PieceSchema = z.object({
   upload: z.string().regex(/^[\w-]{8,80}$/),
   piece: z.int().min(0).max(MOST_PIECES),
   of: z.int().min(1).max(MOST_PIECES),
-  text: z.string().max(1_000_000),
+  text: z.string().max(LONGEST_TEXT),
 });
 export type Piece = z.output<typeof PieceSchema>;
 
