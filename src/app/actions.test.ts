@@ -65,12 +65,14 @@ describe("items", () => {
     ).toContain("expected the id of a step of this item");
     expect(said(await saveItem({ ...document, name: "late" }, revision))).toContain("was changed elsewhere in the meantime");
   });
-  test("a patch that is no field is refused and leaves everything else working", async () => {
+  test.each([
+    [{ "__proto__.get": "x" }, "expected the name of a field"],
+    [{ do: 5 }, "is 5; expected"],
+    [{ "time.fixedMin": -5 }, "is -5; expected"],
+  ])("a patch to a step that is none (%j) is refused and leaves everything else working", async (set, sentence) => {
     const { document, revision } = pie();
-    const schools = [
-      { id: "s", options: [{ id: "o", name: "O", changes: [{ step: document.steps[0].id, set: { "__proto__.get": "x" } }] }] },
-    ];
-    expect(said(await saveItem({ ...document, schools }, revision))).toContain("expected the name of a field");
+    const schools = [{ id: "s", options: [{ id: "o", name: "O", changes: [{ step: document.steps[0].id, set }] }] }];
+    expect(said(await saveItem({ ...document, schools }, revision))).toContain(sentence);
     expect(itemRepository(database()).all()).toHaveLength(9);
   });
   test("copied, noted, put away; what is not there is said", async () => {

@@ -34,6 +34,14 @@ test("a worker whose script cannot be read is an issue, and is let go", async ()
   expect(worker.terminated).toBe(true);
 });
 
+test("one that broke down while it stood ready is an issue for whoever asks next", async () => {
+  (globalThis as unknown as { Worker: unknown }).Worker = SilentWorker;
+  const { prepare, runPlan } = await import("./plan.client");
+  prepare(undefined);
+  SilentWorker.made.at(-1)!.dispatchEvent(Object.assign(new Event("error"), { message: "" }));
+  expect(await runPlan(request, told).done).toMatchObject({ ok: false, issues: [{ code: "failed" }] });
+});
+
 test("so is one that says something unreadable", async () => {
   const { run, worker } = await ask();
   worker.dispatchEvent(new Event("messageerror"));

@@ -19,11 +19,18 @@ interface Hand {
   readonly worker: Worker;
   readonly service: Remote<PlanService>;
   rehearsed: boolean;
+  /** Comes true, with what it says, when its script cannot be read or it breaks down outside a question: it never answers then. */
+  readonly broken: Promise<string>;
 }
 
 function hire(): Hand {
   const worker = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
-  return { worker, service: wrap<PlanService>(worker), rehearsed: false };
+  // Listened to from the first moment: one that stands ready may break down before anybody asks it.
+  const broken = new Promise<string>((say) => {
+    worker.addEventListener("error", (event) => say(event.message || "the planning worker broke down"));
+    worker.addEventListener("messageerror", () => say("the planning worker said something unreadable"));
+  });
+  return { worker, service: wrap<PlanService>(worker), rehearsed: false, broken };
 }
 
 /**
@@ -58,20 +65,15 @@ const REHEARSED = { minutes: 10, seconds: 0.05 } as const;
 
 /** One question to a worker of its own, so that a search in progress never blocks typing and can be stopped at any moment. */
 function ask<T>(question: (service: Remote<PlanService>) => Promise<T>): Run<T> {
-  const { worker, service } = spare ?? hire();
+  const { worker, service, broken } = spare ?? hire();
   spare = undefined;
-  // A worker whose script cannot be read, or that breaks down outside a question, never answers it.
-  const broken = new Promise<Result<T>>((resolve) => {
-    const say = (got: string) => resolve(fail({ code: "failed", path: ["worker"], got }));
-    worker.addEventListener("error", (event) => say(event.message || "the planning worker broke down"));
-    worker.addEventListener("messageerror", () => say("the planning worker said something unreadable"));
-  });
+  const silent = broken.then((got): Result<T> => fail({ code: "failed", path: ["worker"], got }));
   const answered = question(service).then(
     (value): Result<T> => ok(value),
     (error: unknown): Result<T> =>
       fail({ code: "failed", path: ["worker"], got: error instanceof Error ? error.message : String(error) }),
   );
-  const done = Promise.race([answered, broken]).finally(() => worker.terminate());
+  const done = Promise.race([answered, silent]).finally(() => worker.terminate());
   return { done, cancel: () => worker.terminate() };
 }
 
