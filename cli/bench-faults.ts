@@ -4,7 +4,7 @@ import { seeded } from "@/core/shared/chance";
 import { spoiledDocuments } from "@tests/faults/documents";
 import { longInputs } from "@tests/faults/long-inputs";
 import { FaultyServer } from "@tests/faults/server";
-import type { Tally } from "@tests/faults/tally";
+import { isStopped, stopTrials, type Tally } from "@tests/faults/tally";
 import { fullDisks, kills, locks, spoiledRequests } from "@tests/faults/trials";
 import { numberFlags } from "./common";
 
@@ -23,9 +23,12 @@ const count = { documents: 500, requests: 200, kills: 20, locks: 10, disks: 3, l
 const KEEP = "test-results/faults";
 mkdirSync(KEEP, { recursive: true });
 
+// Whoever has seen enough presses Ctrl+C, and is told what was tried.
+process.once("SIGINT", stopTrials);
+
 const tallies: Tally[] = [];
 async function trial(wanted: number, work: () => Promise<Tally>): Promise<void> {
-  if (wanted === 0) return;
+  if (wanted === 0 || isStopped()) return;
   const tally = await work();
   tallies.push(tally);
   console.log(tally.line);

@@ -123,6 +123,7 @@ describe("plans that come from a browser", () => {
       savePlanPiece,
       saveGathering: none,
       saveItem: none,
+      saveKitchen: none,
       savePantry: none,
       keepOwn: none,
       forgetOwn: none,

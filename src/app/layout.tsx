@@ -9,6 +9,7 @@ import { OutboxProvider } from "@/ui/session/OutboxProvider";
 import { theme } from "@/ui/theme/theme";
 import { saveGathering, savePantry, savePlanPiece } from "./g/[id]/actions";
 import { saveItem } from "./items/actions";
+import { saveKitchen } from "./kitchens/actions";
 import { forgetOwn, keepOwn } from "./own-actions";
 
 export const metadata: Metadata = {
@@ -25,7 +26,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
         <AppRouterCacheProvider>
           <ThemeProvider theme={theme}>
             <CssBaseline />
-            <OutboxProvider actions={{ saveGathering, saveItem, savePlanPiece, savePantry, keepOwn, forgetOwn }}>
+            <OutboxProvider actions={{ saveGathering, saveItem, saveKitchen, savePlanPiece, savePantry, keepOwn, forgetOwn }}>
               {children}
             </OutboxProvider>
           </ThemeProvider>

@@ -16,7 +16,7 @@ export function seedDemo(db: Db, savedAt: string): boolean {
   if (itemRepository(db).count() > 0) return false;
   db.transaction(() => {
     demoItems.forEach((item, i) => itemRepository(db).save(ItemSchema.parse(item), { savedAt, position: i }));
-    demoKitchens.forEach((kitchen, i) => kitchenRepository(db).save(KitchenSchema.parse(kitchen), i));
+    demoKitchens.forEach((kitchen, i) => kitchenRepository(db).save(KitchenSchema.parse(kitchen), { position: i }));
     demoGatherings.forEach((gathering, i) =>
       gatheringRepository(db).save(GatheringSchema.parse(gathering), { savedAt, kitchenId: gathering.kitchen, position: i }),
     );

@@ -1,4 +1,4 @@
-import { asc, count, desc, eq, sql } from "drizzle-orm";
+import { and, asc, count, desc, eq, isNotNull, isNull, not, sql } from "drizzle-orm";
 import { gatheringDate, RELATIVE_DATES } from "@/core/gathering/calendar";
 import { GATHERING_DOCUMENT, type Gathering } from "@/core/gathering/schema";
 import { ok, type Result } from "@/core/shared/issue";
@@ -23,13 +23,16 @@ export interface GatheringGlance {
   readonly isDamaged: boolean;
 }
 
-/** Which part of the list: what is past, the last first, or what is coming, the next first. */
+/** What is coming, the next first; what is past, the last first; what was put away. */
+export type Side = "coming" | "past" | "away";
+
+/** Which part of the list. */
 export interface Part {
   /** yyyy-mm-dd */
   readonly today: string;
-  readonly past: boolean;
+  readonly side: Side;
   readonly from: number;
-  readonly count: number;
+  readonly most: number;
 }
 
 /** What a gathering's columns hold of its document. */
@@ -48,18 +51,21 @@ const dateOn = (today: string) => {
 export const gatheringRepository = (db: Db) => {
   const rowOf = (id: string) => db.select().from(gatherings).where(eq(gatherings.id, id)).all().at(0);
   return {
-    /** A part of the list, with how many there are on either side of today. */
-    page({ today, past, from, count: most }: Part): { rows: GatheringGlance[]; coming: number; past: number } {
+    /** A part of the list, with how many there are on each side. */
+    page({ today, side, from, most }: Part): {
+      readonly rows: GatheringGlance[];
+      readonly counts: Readonly<Record<Side, number>>;
+    } {
       const date = dateOn(today);
-      const [{ all, over }] = db
-        .select({ all: count(), over: sql<number>`coalesce(sum(${date} < ${today}), 0)` })
-        .from(gatherings)
-        .all();
+      const isPast = sql`${date} < ${today}`;
+      const here = isNull(gatherings.archivedAt);
+      const sides = { coming: and(here, not(isPast)), past: and(here, isPast), away: isNotNull(gatherings.archivedAt) };
+      const numberOf = (one: Side) => db.select({ n: count() }).from(gatherings).where(sides[one]).all()[0].n;
       const rows = db
         .select({ id: gatherings.id, name: gatherings.name, line: gatherings.line, date, guests: gatherings.guests })
         .from(gatherings)
-        .where(past ? sql`${date} < ${today}` : sql`${date} >= ${today}`)
-        .orderBy(past ? desc(date) : asc(date), asc(gatherings.name), asc(gatherings.id))
+        .where(sides[side])
+        .orderBy(side === "coming" ? asc(date) : desc(date), asc(gatherings.name), asc(gatherings.id))
         .limit(most)
         .offset(from)
         .all();
@@ -72,8 +78,7 @@ export const gatheringRepository = (db: Db) => {
         .prepare();
       return {
         rows: rows.map((row) => ({ ...row, isDamaged: !whole.get({ id: row.id })?.isWhole })),
-        coming: all - over,
-        past: over,
+        counts: { coming: numberOf("coming"), past: numberOf("past"), away: numberOf("away") },
       };
     },
     /** Undefined where there is none. */
@@ -82,6 +87,14 @@ export const gatheringRepository = (db: Db) => {
       if (!row) return undefined;
       const read = readRow(GATHERING_DOCUMENT, row);
       return read.ok ? ok({ ...read.value, kitchenId: row.kitchenId }) : read;
+    },
+    /** Puts a gathering away (a time) or brings it back (null). */
+    archive(id: string, at: string | null): void {
+      db.update(gatherings).set({ archivedAt: at }).where(eq(gatherings.id, id)).run();
+    },
+    /** Takes a gathering out for good, with its plans. Throws where something refers to one of them. */
+    remove(id: string): void {
+      db.delete(gatherings).where(eq(gatherings.id, id)).run();
     },
     isThere: (id: string): boolean => rowOf(id) !== undefined,
     /** Adds a gathering, or the next revision of it; its kitchen stays unless one is named. Issues: `conflict`. */
@@ -95,7 +108,7 @@ export const gatheringRepository = (db: Db) => {
         const row = {
           ...toRow(GATHERING_DOCUMENT, gathering),
           ...listed(gathering),
-          kitchenId: kitchenId ?? there?.kitchenId ?? gathering.kitchen ?? "",
+          kitchenId: kitchenId ?? gathering.kitchen ?? there?.kitchenId ?? "",
           revision: (there?.revision ?? 0) + 1,
           savedAt,
           ...(position !== undefined && { position }),

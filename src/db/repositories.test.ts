@@ -9,7 +9,7 @@ import type { Result } from "@/core/shared/issue";
 import { issueText } from "@/core/shared/issue-text";
 import { openDatabase, type Db } from "./database";
 import { clearAll, seedDemo } from "./demo";
-import { gatheringRepository } from "./gatherings";
+import { gatheringRepository, type Side } from "./gatherings";
 import { itemRepository } from "./items";
 import { kitchenRepository } from "./kitchens";
 import { pantryRepository } from "./pantry";
@@ -32,7 +32,7 @@ const item = (id: string) => valueOf(itemRepository(db).find(id)!);
 
 test("the demo is nine items, three kitchens and three gatherings, and comes back as it went in", () => {
   expect(itemRepository(db).all()).toHaveLength(9);
-  const listed = gatheringRepository(db).page({ today: "2026-11-25", past: false, from: 0, count: 10 });
+  const listed = gatheringRepository(db).page({ today: "2026-11-25", side: "coming", from: 0, most: 10 });
   expect(listed.rows.map(({ id }) => gathering(id).kitchenId).sort()).toEqual(["boathouse", "first-kitchen", "quiet-flat"]);
   const request = expectRequest(demoInput("first-try"));
   expect(item("slipway-pie")).toEqual({ document: request.items[0], revision: 1 });
@@ -111,7 +111,7 @@ describe("what is damaged is shown as such and breaks nothing else", () => {
   });
   test("a gathering that is no gathering", () => {
     db.run(sql`update gatherings set data = '{"waves": 7}' where id = 'first-try'`);
-    const { rows } = gatheringRepository(db).page({ today: "2026-11-25", past: false, from: 0, count: 10 });
+    const { rows } = gatheringRepository(db).page({ today: "2026-11-25", side: "coming", from: 0, most: 10 });
     expect(rows.filter((row) => row.isDamaged).map((row) => row.name)).toEqual(["First try"]);
     expect(rows).toHaveLength(3);
     expect(gatheringRepository(db).find("first-try")!.ok).toBe(false);
@@ -120,7 +120,7 @@ describe("what is damaged is shown as such and breaks nothing else", () => {
 
 describe("the list of gatherings", () => {
   const WEDNESDAY = "2026-11-25";
-  const page = (past: boolean, from = 0, count = 10) => gatheringRepository(db).page({ today: WEDNESDAY, past, from, count });
+  const page = (side: Side, from = 0, most = 10) => gatheringRepository(db).page({ today: WEDNESDAY, side, from, most });
   const add = (id: string, date: { on: string } | { relative: string }) =>
     gatheringRepository(db).save({ ...gathering("first-try").document, id, name: id, date }, { savedAt: NOW });
 
@@ -134,22 +134,31 @@ describe("the list of gatherings", () => {
     add("thursday", { relative: "next Thursday" });
     add("far", { on: "2027-06-01" });
     add("wednesday", { relative: "next Wednesday" });
-    expect(page(false).rows.map((row) => [row.id, row.date])).toEqual([
+    expect(page("coming").rows.map((row) => [row.id, row.date])).toEqual([
       ["today", "2026-11-25"],
       ["thursday", "2026-11-26"],
       ["first-try", "2026-11-29"],
       ["wednesday", "2026-12-02"],
       ["far", "2027-06-01"],
     ]);
-    expect(page(true).rows.map((row) => row.id)).toEqual(["yesterday", "long ago"]);
-    expect([page(true).past, page(true).coming]).toEqual([2, 5]);
-    expect(page(false, 1, 2).rows.map((row) => row.id)).toEqual(["thursday", "first-try"]);
+    expect(page("past").rows.map((row) => row.id)).toEqual(["yesterday", "long ago"]);
+    expect(page("past").counts).toEqual({ coming: 5, past: 2, away: 0 });
+    expect(page("coming", 1, 2).rows.map((row) => row.id)).toEqual(["thursday", "first-try"]);
+  });
+  test("what is put away is there until it is brought back, or taken out for good", () => {
+    gatheringRepository(db).archive("first-try", NOW);
+    expect(page("coming").rows.map((row) => row.id)).not.toContain("first-try");
+    expect(page("away").rows.map((row) => row.id)).toEqual(["first-try"]);
+    gatheringRepository(db).archive("first-try", null);
+    expect(page("coming").rows.map((row) => row.id)).toContain("first-try");
+    gatheringRepository(db).remove("first-try");
+    expect(gatheringRepository(db).find("first-try")).toBeUndefined();
   });
   test("what it shows follows what is saved", () => {
     const { document, revision } = gathering("first-try");
     const guests = [{ count: 3, age: "adult" as const, diet: [], avoid: [] }];
     gatheringRepository(db).save({ ...document, guests, line: "by the water" }, { savedAt: NOW, from: revision });
-    expect(page(false).rows.find((row) => row.id === "first-try")).toMatchObject({ guests: 3, line: "by the water" });
+    expect(page("coming").rows.find((row) => row.id === "first-try")).toMatchObject({ guests: 3, line: "by the water" });
   });
   test("documents and plans are not read for it", () => {
     const plan = (query: string) =>

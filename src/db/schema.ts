@@ -48,6 +48,8 @@ export const kitchens = sqliteTable(
     name: text("name").notNull(),
     position: integer("position").notNull().default(0),
     ...document,
+    /** When it was put away; null while it can be chosen. */
+    archivedAt: text("archived_at"),
   },
   (t) => [check("kitchens_name", sql`length(trim(${t.name})) > 0`), check("kitchens_data", sql`json_valid(${t.data})`)],
 );
@@ -67,10 +69,12 @@ export const gatherings = sqliteTable(
     day: text("day").notNull().default(""),
     guests: integer("guests").notNull().default(0),
     line: text("line").notNull().default(""),
+    /** When it was put away; null while it is in the list. */
+    archivedAt: text("archived_at"),
   },
   (t) => [
     // Everything the list needs: large documents are not read for it.
-    index("gatherings_listed").on(t.day, t.name, t.id, t.guests, t.line),
+    index("gatherings_listed").on(t.archivedAt, t.day, t.name, t.id, t.guests, t.line),
     check("gatherings_name", sql`length(trim(${t.name})) > 0`),
     check("gatherings_data", sql`json_valid(${t.data})`),
   ],

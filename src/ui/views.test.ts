@@ -16,7 +16,7 @@ const plan = makePlan(request, { now: () => 0 });
 const source = {
   items: ["slipway-pie", "reed-pocket"].map(demoItem),
   inUse: ["slipway-pie"],
-  kitchen: demoKitchen("first-kitchen"),
+  kitchens: [demoKitchen("first-kitchen")],
   today: TODAY,
   zone: "UTC",
   now: "09:00",

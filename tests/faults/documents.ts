@@ -80,7 +80,7 @@ function wrongWith(command: Command, { code, err, hung }: Ended): string | undef
 export async function spoiledDocuments(count: number, chance: Chance, keep?: string): Promise<Tally> {
   const tally = new Tally("spoiled documents through the commands");
   const folder = mkdtempSync(join(tmpdir(), "unisynth-faults-"));
-  // Beside the packages, which the programs take from there.
+  // With their packages inside: each of the many processes reads one file.
   const built = join("node_modules", ".cache", "unisynth", `faults-${process.pid}`);
   try {
     await build({
@@ -91,7 +91,6 @@ export async function spoiledDocuments(count: number, chance: Chance, keep?: str
       platform: "node",
       format: "esm",
       target: "node20",
-      packages: "external",
       logLevel: "error",
       tsconfig: "tsconfig.json",
     });

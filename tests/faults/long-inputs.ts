@@ -1,6 +1,6 @@
 import { spawn } from "node:child_process";
 import { LARGE_PROBLEMS } from "./large";
-import { hasTrace, Tally } from "./tally";
+import { hasTrace, isStopped, Tally } from "./tally";
 
 const SECONDS = 1;
 /** A command has so much more than its time, share and ms, and the start of the program itself. */
@@ -26,7 +26,7 @@ export async function longInputs(count: number): Promise<Tally> {
   const starts: number[] = [];
   for (let i = 0; i < 3; i++) starts.push((await took(["cli/solve.ts"], "{}")).ms);
   const start = Math.min(...starts);
-  for (let i = 0; i < count; i++) {
+  for (let i = 0; i < count && !isStopped(); i++) {
     const [name, problem] = cases[i % cases.length];
     const { ms, err, code } = await took(["cli/solve.ts", "--seconds", String(SECONDS)], JSON.stringify(problem()));
     const most = start + 1000 * SECONDS * (1 + OVER.share) + OVER.ms;

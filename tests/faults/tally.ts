@@ -21,12 +21,18 @@ export class Tally {
 /** A trace of a program's own functions, in what it says or answers. */
 export const hasTrace = (text: string): boolean => /^\s+at .+[:(]\d+|node:internal|\/node_modules\/|webpack-internal/m.test(text);
 
+let stopped = false;
+
+/** No further trial is begun: what was tried so far is counted. */
+export const stopTrials = (): void => void (stopped = true);
+export const isStopped = (): boolean => stopped;
+
 /** Runs so many works, at most `width` of them at a time. */
 export async function inTurn(count: number, width: number, work: (i: number) => Promise<void>): Promise<void> {
   let next = 0;
   await Promise.all(
     Array.from({ length: width }, async () => {
-      for (let i = next++; i < count; i = next++) await work(i);
+      for (let i = next++; i < count && !stopped; i = next++) await work(i);
     }),
   );
 }

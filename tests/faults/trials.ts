@@ -7,7 +7,7 @@ import { itemRepository } from "@/db/items";
 import { demoInput } from "../demo";
 import { spoiled } from "./mutate";
 import { actionNames, type FaultyServer } from "./server";
-import { hasTrace, Tally } from "./tally";
+import { hasTrace, isStopped, Tally } from "./tally";
 
 interface Stored {
   readonly name: string;
@@ -69,7 +69,7 @@ export async function spoiledRequests(server: FaultyServer, count: number, chanc
   const right = rightArguments(server.file);
   const answers = { taken: 0, refused: 0, other: new Map<number, number>() };
   await server.start();
-  for (let i = 0; i < count; i++) {
+  for (let i = 0; i < count && !isStopped(); i++) {
     const action = actions[chance.below(actions.length)];
     const body = spoiled(right[action] ?? [], chance).slice(0, 1_500_000);
     let wrong: string | undefined;
@@ -107,7 +107,7 @@ export async function spoiledRequests(server: FaultyServer, count: number, chanc
 export async function kills(server: FaultyServer, count: number, chance: Chance): Promise<Tally> {
   const tally = new Tally("kills in the midst of saving");
   let saves = 0;
-  for (let i = 0; i < count; i++) {
+  for (let i = 0; i < count && !isStopped(); i++) {
     await server.start();
     const { document, revision } = documentOf(server.file);
     let confirmed = { revision, name: storedIn(server.file).name };
@@ -144,7 +144,7 @@ export async function kills(server: FaultyServer, count: number, chance: Chance)
 export async function locks(server: FaultyServer, count: number, chance: Chance): Promise<Tally> {
   const tally = new Tally("a locked data file");
   await server.start();
-  for (let i = 0; i < count; i++) {
+  for (let i = 0; i < count && !isStopped(); i++) {
     const { document, revision } = documentOf(server.file);
     const other = new Database(server.file);
     other.exec("begin immediate");
@@ -177,7 +177,7 @@ export async function locks(server: FaultyServer, count: number, chance: Chance)
 export async function fullDisks(server: FaultyServer, count: number): Promise<Tally> {
   const tally = new Tally("a full disk");
   const [item] = (demoInput("first-try") as { items: readonly Record<string, unknown>[] }).items;
-  for (let i = 0; i < count; i++) {
+  for (let i = 0; i < count && !isStopped(); i++) {
     await server.start({ UNISYNTH_MOST_PAGES: "1" });
     let refusedWith = "";
     const confirmed: string[] = [];

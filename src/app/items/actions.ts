@@ -1,5 +1,4 @@
 "use server";
-import { randomUUID } from "node:crypto";
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { noteUsed } from "@/core/item/by-feel";
@@ -10,6 +9,7 @@ import { fail, failWith, ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
+import { newId } from "../new-id";
 import { outcome } from "../outcome";
 
 interface Saved {
@@ -31,12 +31,8 @@ function store(input: unknown, from: number): Result<Saved> {
   return saved;
 }
 
-/** Letters that no other server gives to a new item of the same name. */
-const OWN_LETTERS = 8;
-
 /** Adds an item under an id that no server makes a second time. */
-const add = (item: Item): Result<Saved> =>
-  store({ ...item, id: `${item.id.slice(0, 60)}-${randomUUID().slice(0, OWN_LETTERS)}` }, 0);
+const add = (item: Item): Result<Saved> => store({ ...item, id: newId(item.name) }, 0);
 
 /**
  * Saves an item as it stands on the desk, on from the revision that the desk began with. Issues: those of its schema and

@@ -1,3 +1,4 @@
+import { freshId } from "../shared/fresh-id";
 import { bakersPct, hydration } from "./formula";
 import { fillingFor, usableDoughG } from "./yields";
 import { fatPct, idOf, isFat, isFlour, waterPct } from "../ingredients/lookup";
@@ -222,18 +223,3 @@ export const identifyComponent = (item: Item, place: Place, index: number, id: s
     ingredient: id,
     ...(place.in === "dough" && isFlour({ name: c.name, ingredient: id }, catalogue) && { flour: true }),
   }));
-
-/** An id from a name that none of the others has. */
-export function freshId(name: string, taken: readonly string[]): string {
-  const base =
-    name
-      .toLowerCase()
-      .split(",")[0]
-      .normalize("NFD")
-      .replace(/[^a-z0-9]+/g, "-")
-      .replace(/^-+|-+$/g, "")
-      .slice(0, 40) || "part";
-  let id = base;
-  for (let n = 2; taken.includes(id); n++) id = `${base}-${n}`;
-  return id;
-}

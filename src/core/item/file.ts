@@ -1,10 +1,11 @@
+import { freshId } from "../shared/fresh-id";
 import { z } from "zod";
 import { OwnIngredientSchema, type OwnIngredient } from "../ingredients/own";
 import { readDocument } from "../shared/documents";
 import { fail, failWith, ok, type Result } from "../shared/issue";
 import { parseWith } from "../shared/parse";
 import { itemIssues } from "./check";
-import { freshId } from "./desk";
+
 import { ItemSchema, type Item } from "./schema";
 import { ITEM_DOCUMENT } from "./versions";
 

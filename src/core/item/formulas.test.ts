@@ -1,9 +1,10 @@
+import { freshId } from "../shared/fresh-id";
 import fc from "fast-check";
 import { demoItem } from "@tests/demo";
 import { ItemSchema } from "./schema";
 import type { Result } from "../shared/issue";
 import { issueText } from "../shared/issue-text";
-import { addComponent, componentsAt, deskTotals, freshId, removeComponent, scaleFilling, setGrams, setPercent } from "./desk";
+import { addComponent, componentsAt, deskTotals, removeComponent, scaleFilling, setGrams, setPercent } from "./desk";
 import { cutWithRerolls, doughFor, doughForRounds, piecesFromDough } from "./dough";
 import { wholeEggs } from "../ingredients/eggs";
 import { convertYeast } from "../ingredients/yeast";

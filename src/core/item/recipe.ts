@@ -1,3 +1,4 @@
+import { freshId } from "../shared/fresh-id";
 import { fillingFor, usableDoughG } from "./yields";
 import type { Component, Item } from "./schema";
 import { ingredientOf, isFlour } from "../ingredients/lookup";
@@ -7,7 +8,7 @@ import { readOvenTemperature, type OvenRead } from "../quantities/oven-text";
 import type { System } from "../quantities/unit-table";
 import { failWith, ok, type Issue, type Result } from "../shared/issue";
 import { sum } from "../shared/rounding";
-import { freshId } from "./desk";
+
 import { holdBackFor } from "./by-feel";
 
 /** Reads recipe lines; blank ones are passed over. */

@@ -1,8 +1,9 @@
+import { freshId } from "../shared/fresh-id";
 import type { Component, Item } from "./schema";
 import { idOf, ingredientOf } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
 import { convertYeast, type Yeast } from "../ingredients/yeast";
-import { componentsAt, freshId, withComponents, type Place } from "./desk";
+import { componentsAt, withComponents, type Place } from "./desk";
 import { exchangeFat, exchangeForSelfRaising, FATS, type Fat } from "../ingredients/exchange";
 
 /** What an exchange does to the piece, in codes. */

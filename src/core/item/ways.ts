@@ -1,9 +1,10 @@
+import { freshId } from "../shared/fresh-id";
 import type { Component, Item } from "./schema";
 import { disc } from "../quantities/geometry";
 import { idOf, isFat } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
 import { doughProtein } from "./checks";
-import { deskTotals, freshId } from "./desk";
+import { deskTotals } from "./desk";
 import { cutWithRerolls } from "./dough";
 import { fillingLimit } from "./seasoning";
 

@@ -19,5 +19,5 @@ function dayCurve(roomC: Kitchen["roomC"]): Float64Array {
 }
 
 /** Room temperature, °C, at a minute of the plan. */
-export const roomAt = (kitchen: Kitchen, minute: number): number =>
+export const roomAt = (kitchen: Pick<Kitchen, "roomC">, minute: number): number =>
   dayCurve(kitchen.roomC)[((minute % MINUTES_A_DAY) + MINUTES_A_DAY) % MINUTES_A_DAY];

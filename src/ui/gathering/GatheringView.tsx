@@ -9,14 +9,16 @@ import Switch from "@mui/material/Switch";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
+import Link from "next/link";
 import { memo } from "react";
 import { gatheringDate } from "@/core/gathering/calendar";
 import type { Item } from "@/core/item/schema";
 import { optionsOf } from "@/core/item/resolve";
+import { kitchenLine } from "../kitchen/kitchen-text";
 import { Monogram } from "../kit/Monogram";
 import { NumberField } from "../kit/NumberField";
 import { useDraft, usePlan } from "../plan/PlanProvider";
-import type { Draft } from "../plan/plan-state";
+import { kitchenOf, type Draft } from "../plan/plan-state";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { useDisplay } from "../kit/use-display";
 import { commonOf, coverage, demandRow, itemOrder, type DemandRow } from "./gathering.view-model";
@@ -63,6 +65,23 @@ export function GatheringView() {
             value={date}
             onChange={(e) => change((d) => ({ ...d, date: { on: e.target.value } }))}
           />
+          <TextField
+            select
+            label="Kitchen"
+            value={kitchenOf(draft, source).id}
+            onChange={(e) => change((d) => ({ ...d, kitchen: e.target.value }))}
+            sx={{ flex: "1 1 220px" }}
+          >
+            {source.kitchens.map((kitchen) => (
+              <MenuItem key={kitchen.id} value={kitchen.id}>
+                {kitchen.name}
+              </MenuItem>
+            ))}
+          </TextField>
+          <Box sx={{ flexBasis: "100%", fontSize: "0.85rem", color: COLOUR.soft }}>
+            {kitchenLine(kitchenOf(draft, source))} ·{" "}
+            <Link href={`/kitchens/${encodeURIComponent(kitchenOf(draft, source).id)}`}>change this kitchen</Link>
+          </Box>
         </Paper>
         <GuestsCard />
         <CoverageCard />

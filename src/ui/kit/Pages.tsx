@@ -1,23 +1,23 @@
 import Box from "@mui/material/Box";
 import Link from "next/link";
 
-/** Below a long list: which part of it this is, the parts beside it, and another list that belongs to it. */
+/** Below a long list: which part of it this is, the parts beside it, and the lists that stand beside it. */
 export function Pages({
   page,
   onAPage,
   all,
   hrefOf,
-  aside,
+  asides,
 }: {
   /** From 1. */
   page: number;
   onAPage: number;
   all: number;
   hrefOf: (page: number) => string;
-  aside?: { readonly href: string; readonly text: string } | undefined;
+  asides: readonly { readonly href: string; readonly text: string }[];
 }) {
   const last = Math.max(1, Math.ceil(all / onAPage));
-  if (last === 1 && page === 1 && !aside) return null;
+  if (last === 1 && page === 1 && asides.length === 0) return null;
   const from = (page - 1) * onAPage + 1;
   return (
     <Box
@@ -32,11 +32,13 @@ export function Pages({
         </span>
       )}
       {page < last && <Link href={hrefOf(page + 1)}>further away →</Link>}
-      {aside && (
-        <Box component="span" sx={{ ml: "auto" }}>
-          <Link href={aside.href}>{aside.text}</Link>
-        </Box>
-      )}
+      <Box component="span" sx={{ ml: "auto", display: "flex", gap: 2 }}>
+        {asides.map(({ href, text }) => (
+          <Link key={href} href={href}>
+            {text}
+          </Link>
+        ))}
+      </Box>
     </Box>
   );
 }

@@ -10,6 +10,7 @@ import { Tab } from "./Tab";
 const PLACES = [
   { href: "/", name: "Gatherings" },
   { href: "/items", name: "Items" },
+  { href: "/kitchens", name: "Kitchens" },
 ] as const;
 
 /** The bar above the pages that belong to no gathering. `children` stand at its right end. */

@@ -12,7 +12,7 @@ const demo = expectRequest(demoInput("first-try"));
 const source = {
   items: demo.items,
   inUse: demo.items.map((item) => item.id),
-  kitchen: demo.kitchen,
+  kitchens: [demo.kitchen],
   today: TODAY,
   now: "06:00",
   zone: "UTC",

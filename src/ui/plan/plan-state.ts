@@ -20,7 +20,8 @@ export interface Source {
   readonly items: readonly Item[];
   /** Ids of the items that can be added. */
   readonly inUse: readonly string[];
-  readonly kitchen: Kitchen;
+  /** Those that can be chosen, and the one that the gathering is held in. */
+  readonly kitchens: readonly Kitchen[];
   /** What the cook knows better about ingredients. */
   readonly own?: readonly OwnIngredient[];
   /** yyyy-mm-dd */
@@ -38,8 +39,12 @@ const named = (draft: Draft): Set<string> =>
     ...(draft.freezer ?? []).map((i) => i.recipe),
   ]);
 
+/** The kitchen that a draft is held in. */
+export const kitchenOf = (draft: Pick<Draft, "kitchen">, { kitchens }: Pick<Source, "kitchens">): Kitchen =>
+  kitchens.find(({ id }) => id === draft.kitchen) ?? kitchens[0];
+
 /** The plan request for a draft: only the items it names, the kitchen, today. */
-export function requestOf(draft: Draft, { items, kitchen, own, today, zone }: Source) {
+export function requestOf(draft: Draft, { items, kitchens, own, today, zone }: Source) {
   const wanted = named(draft);
   const doneAhead = (draft.doneAhead ?? []).filter((a) => wanted.has(a.recipe));
   const used = items.filter((item) => wanted.has(item.id));
@@ -51,7 +56,7 @@ export function requestOf(draft: Draft, { items, kitchen, own, today, zone }: So
     today,
     zone,
     items: used.length > 0 ? used : items.slice(0, 1),
-    kitchen,
+    kitchen: kitchenOf(draft, { kitchens }),
     ...(own && own.length > 0 && { own: [...own] }),
     gathering: { ...draft, doneAhead, ...(rules && { rules }) },
     solve: { seconds: PLAN_SECONDS, seed: 1 },

@@ -150,6 +150,7 @@ describe("senders", () => {
   const actions = (over: Partial<Actions>): Actions => ({
     saveGathering: async () => ok({ revision: 1 }),
     saveItem: async () => ok({ revision: 1 }),
+    saveKitchen: async () => ok({ revision: 1 }),
     savePlanPiece: async () => ok(undefined),
     savePantry: async () => ok(undefined),
     keepOwn: async () => ok(undefined),

@@ -1,6 +1,7 @@
 import type { Gathering } from "@/core/gathering/schema";
 import type { OwnIngredient } from "@/core/ingredients/own";
 import type { Item } from "@/core/item/schema";
+import type { Kitchen } from "@/core/kitchen/schema";
 import type { PantryEntry } from "@/core/batching/shopping-list";
 import type { KeptPlan } from "@/core/plan/kept-plan";
 import { LONGEST_TEXT } from "@/core/shared/guard";
@@ -15,6 +16,7 @@ type Saved = Promise<Result<{ readonly revision: number }>>;
 export interface Actions {
   readonly saveGathering: (draft: Gathering, from: number) => Saved;
   readonly saveItem: (draft: Item, from: number) => Saved;
+  readonly saveKitchen: (draft: Kitchen, from: number) => Saved;
   readonly savePlanPiece: (piece: { upload: string; piece: number; of: number; text: string }) => Promise<Result<unknown>>;
   readonly savePantry: (entry: PantryEntry) => Promise<Result<unknown>>;
   readonly keepOwn: (entry: OwnIngredient) => Promise<Result<unknown>>;
@@ -49,12 +51,13 @@ const plan =
     return answer;
   };
 
-export type LetterKind = "gathering" | "item" | "plan" | "pantry" | "own" | "own-forgotten";
+export type LetterKind = "gathering" | "item" | "kitchen" | "plan" | "pantry" | "own" | "own-forgotten";
 
 /** How each kind of letter is sent. */
 export const sendersFor = (actions: Actions): Readonly<Record<LetterKind, Sender>> => ({
   gathering: document(actions.saveGathering),
   item: document(actions.saveItem),
+  kitchen: document(actions.saveKitchen),
   plan: plan(actions.savePlanPiece),
   pantry: (body) => actions.savePantry(body as PantryEntry),
   own: (body) => actions.keepOwn(body as OwnIngredient),

@@ -1,17 +1,25 @@
 import { format } from "date-fns";
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
-import { gatheringRepository } from "@/db/gatherings";
+import type { Gathering } from "@/core/gathering/schema";
+import { gatheringRepository, type StoredGathering } from "@/db/gatherings";
 import { itemRepository } from "@/db/items";
 import { kitchenRepository } from "@/db/kitchens";
 import { ownIngredientRepository } from "@/db/own-ingredients";
 import { planRepository } from "@/db/plans";
 import { CatalogueProvider } from "@/ui/ingredients/CatalogueProvider";
+import type { Revised } from "@/ui/session/document-session";
 import { PlanProvider } from "@/ui/plan/PlanProvider";
 import { GatheringShell } from "@/ui/plan/GatheringShell";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
 import { withDatabase } from "../../with-database";
 import { saveGathering } from "./actions";
+
+/** A gathering that names no kitchen is held in the one that it is stored with. */
+const inItsKitchen = ({ document, revision, kitchenId }: StoredGathering): Revised<Gathering> => ({
+  document: { ...document, kitchen: kitchenId },
+  revision,
+});
 
 export default async function GatheringLayout({ params, children }: { params: Promise<{ id: string }>; children: ReactNode }) {
   const { id } = await params;
@@ -29,7 +37,13 @@ export default async function GatheringLayout({ params, children }: { params: Pr
       own,
       items: items.all({ archived: true }),
       inUse: items.idsInUse(),
-      kitchen: kitchen.value.document,
+      kitchens: [
+        kitchen.value.document,
+        ...kitchenRepository(db)
+          .list()
+          .readable.map(({ document }) => document)
+          .filter(({ id: other }) => other !== found.value.kitchenId),
+      ],
       today: format(opened, "yyyy-MM-dd"),
       now: format(opened, "HH:mm"),
       zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
@@ -39,7 +53,7 @@ export default async function GatheringLayout({ params, children }: { params: Pr
         <PlanProvider
           key={id}
           source={source}
-          initial={found.value}
+          initial={inItsKitchen(found.value)}
           stored={planRepository(db).latest(id)}
           saveGathering={saveGathering}
         >

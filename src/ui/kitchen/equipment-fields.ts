@@ -1,0 +1,149 @@
+import { capacitiesOf } from "@/core/kitchen/capacity";
+import type { Kitchen } from "@/core/kitchen/schema";
+import { plainKitchen } from "@/core/kitchen/plain";
+import type { Item } from "@/core/item/schema";
+import { lengthText } from "@/core/shared/clock";
+
+export type EquipmentId =
+  | "oven"
+  | "tray"
+  | "hob"
+  | "pot"
+  | "lidded-pan"
+  | "steamer"
+  | "fryer"
+  | "mixer"
+  | "worktop"
+  | "board"
+  | "rack"
+  | "tins"
+  | "fridge-shelf"
+  | "freezer-tray";
+
+/** A field of a piece of equipment. `mm`: length and width; `list`: several numbers. */
+export interface EquipmentField {
+  readonly key: string;
+  readonly label: string;
+  readonly kind: "number" | "mm" | "list" | "switch";
+}
+
+export interface EquipmentKind {
+  readonly id: EquipmentId;
+  readonly name: string;
+  readonly fields: readonly EquipmentField[];
+  /** What one has who has not said yet: the cook's to change. */
+  readonly begin: Readonly<Record<string, unknown>>;
+}
+
+const number = (key: string, label: string): EquipmentField => ({ key, label, kind: "number" });
+const count = number("count", "How many");
+const plain = plainKitchen("plain", "plain").equipment as Readonly<Record<string, Readonly<Record<string, unknown>> | undefined>>;
+
+/** Every kind of equipment with its sizes that matter, in the order of the work's scarcest first. */
+export const EQUIPMENT: readonly EquipmentKind[] = [
+  {
+    id: "oven",
+    name: "Oven",
+    fields: [
+      count,
+      number("shelfPositions", "Shelves used at once"),
+      { key: "shelfMm", label: "A shelf, mm", kind: "mm" },
+      number("heatCPerMin", "Heats up, °C a minute"),
+      number("coolCPerMin", "Cools down, °C a minute"),
+      number("maxC", "Hottest it reaches, °C"),
+      { key: "fan", label: "With a fan", kind: "switch" },
+    ],
+    begin: plain.oven!,
+  },
+  { id: "tray", name: "Trays", fields: [count, { key: "mm", label: "A tray, mm", kind: "mm" }], begin: plain.tray! },
+  { id: "hob", name: "Rings of the hob", fields: [count], begin: plain.hob! },
+  { id: "pot", name: "Pots", fields: [{ key: "litres", label: "Litres of each", kind: "list" }], begin: plain.pot! },
+  { id: "lidded-pan", name: "Pans with a lid", fields: [count, number("mm", "Across, mm")], begin: plain["lidded-pan"]! },
+  {
+    id: "steamer",
+    name: "Steamer",
+    fields: [
+      count,
+      number("tiers", "Tiers"),
+      number("mm", "Across, mm"),
+      number("hobs", "Rings it takes"),
+      number("heatUpMin", "Minutes to steam"),
+    ],
+    begin: { count: 1, tiers: 2, mm: 280, hobs: 1, heatUpMin: 12 },
+  },
+  {
+    id: "fryer",
+    name: "Fryer",
+    fields: [
+      count,
+      number("oilMl", "Oil, ml"),
+      number("heatCPerMin", "Heats up, °C a minute"),
+      number("coolCPerMin", "Cools down, °C a minute"),
+      number("maxC", "Hottest it reaches, °C"),
+    ],
+    begin: { count: 1, oilMl: 3000, startC: 20, heatCPerMin: 10, coolCPerMin: 1, maxC: 190, filterMin: 12, refillMin: 25 },
+  },
+  {
+    id: "mixer",
+    name: "Mixer",
+    fields: [count, number("maxDoughG", "Most dough, g"), number("minDoughG", "Least dough, g")],
+    begin: { count: 1, maxDoughG: 1500, minDoughG: 300 },
+  },
+  { id: "worktop", name: "Worktop", fields: [number("places", "Places to work at")], begin: plain.worktop! },
+  { id: "board", name: "Boards", fields: [count, { key: "mm", label: "A board, mm", kind: "mm" }], begin: plain.board! },
+  { id: "rack", name: "Cooling racks", fields: [count, { key: "mm", label: "A rack, mm", kind: "mm" }], begin: plain.rack! },
+  { id: "tins", name: "Small tins", fields: [count, number("mm", "Across, mm")], begin: { count: 12, mm: 80 } },
+  {
+    id: "fridge-shelf",
+    name: "Fridge shelves",
+    fields: [count, number("fitsTraysEach", "Trays on one"), number("c", "Cold, °C")],
+    begin: plain["fridge-shelf"]!,
+  },
+  {
+    id: "freezer-tray",
+    name: "Freezer trays",
+    fields: [count, number("c", "Cold, °C")],
+    begin: plain["freezer-tray"]!,
+  },
+];
+
+const pieces = (n: number | undefined): string | undefined =>
+  n === undefined || n < 1 ? undefined : n === 1 ? "1 piece" : `${n} pieces`;
+
+/** What a piece of equipment comes to: how much of an item it takes, or how long it makes the cook wait. */
+export function consequence(id: EquipmentId, kitchen: Kitchen, item: Item | undefined): string | undefined {
+  const { oven, fryer, mixer, steamer, board } = kitchen.equipment;
+  const fit = item && capacitiesOf(item, kitchen);
+  const of = (n: number | undefined, where: string) => (pieces(n) ? `${pieces(n)} of ${item!.name} ${where}` : undefined);
+  switch (id) {
+    case "oven": {
+      if (!oven) return undefined;
+      const warm = `${lengthText(Math.ceil((200 - oven.startC) / oven.heatCPerMin))} from cold to 200 °C`;
+      const load = fit && of(fit.shelves * fit.tray * oven.count, "at once");
+      return [load, warm].filter(Boolean).join("; ");
+    }
+    case "tray":
+      return fit && of(fit.tray, "on one");
+    case "board":
+      return board && fit && of(fit.board, "on one");
+    case "lidded-pan":
+      return fit && of(fit.panLoad, "in one");
+    case "steamer":
+      return steamer && fit && of(fit.steamerLoad, "at once");
+    case "fryer":
+      return fryer
+        ? [
+            fit && of(fit.fryerLoad, "at once"),
+            `${lengthText(Math.ceil((180 - fryer.startC) / fryer.heatCPerMin))} from cold to 180 °C`,
+          ]
+            .filter(Boolean)
+            .join("; ")
+        : undefined;
+    case "mixer":
+      return mixer?.maxDoughG ? `more than ${mixer.maxDoughG} g of dough is mixed in two` : undefined;
+    case "freezer-tray":
+      return fit && of(fit.freezerTray, "on one");
+    default:
+      return undefined;
+  }
+}
