@@ -11,6 +11,16 @@ export const ObstacleSchema = z.discriminatedUnion("code", [
   z.object({ code: z.literal("too-hot"), ...at, equipment: z.string(), settingC: z.number(), mostC: z.number() }),
   z.object({ code: z.literal("no-load"), ...at }),
   z.object({ code: z.literal("mixer-too-small"), item: z.string(), pieceG: z.number(), mixerG: z.number() }),
+  /** From now on the steps one after another take longer than there is until the table: the longest of them, min. */
+  z.object({
+    code: z.literal("too-late"),
+    item: z.string(),
+    /** Minute of the plan that is now, when it would have to be ready, and when it could be at the earliest. */
+    now: z.number(),
+    by: z.number(),
+    earliest: z.number(),
+    longest: z.array(z.object({ kind: z.enum(STEP_KINDS), minutes: z.number() })),
+  }),
   /** What follows a step begins later than the piece may wait. */
   z.object({ code: z.literal("cannot-wait"), ...at, mayWaitMin: z.number(), mustWaitMin: z.number() }),
   /** Loads one after another: the first would be older at the table than it may be. Minutes and pieces. */

@@ -52,6 +52,12 @@ export function planDays(request: Pick<Occasion, "today" | "gathering" | "kitche
   };
 }
 
+/** Minute of the plan that is now; 0 or less where the plan's days have not begun, or nobody says what time it is. */
+export const minuteNow = (
+  days: PlanDays,
+  { today, now }: { readonly today: string; readonly now?: string | undefined },
+): number => (now === undefined ? 0 : days.minute(daysBetween(days.date, today), now));
+
 /** The first minute of the plan at which the wall clock shows so many minutes since the origin, or the first after it. */
 export function minuteAtWall(wall: number, changes: readonly ClockChange[]): number {
   let shift = 0;

@@ -1,5 +1,6 @@
 import type { Obstacle } from "../batching/obstacle";
-import { clockText, lengthText, wallMinute } from "../shared/clock";
+import { addDays, format, parseISO } from "date-fns";
+import { clockText, lengthText, MINUTES_A_DAY, wallMinute } from "../shared/clock";
 import { scheduleReasonText } from "../schedule/reason-text";
 import type { Note, Plan, Reason } from "./schema";
 import { inCelsius, itemNameIn, planTaskText, VERB, type HeatText } from "./task-text";
@@ -17,7 +18,12 @@ export const resourceText = (plan: Pick<Plan, "day">, id: string): string =>
   plan.day.cooks.find((cook) => cook.id === id)?.name ?? id.replace(/-/g, " ");
 
 /** What makes a day impossible, as a sentence. `nameOf`: an item's name by its id. */
-export function obstacleText(obstacle: Obstacle, nameOf: (item: string) => string, heat: HeatText = inCelsius): string {
+export function obstacleText(
+  obstacle: Obstacle,
+  nameOf: (item: string) => string,
+  heat: HeatText = inCelsius,
+  moment: (minute: number) => string = (minute) => clockText(minute),
+): string {
   const name = nameOf(obstacle.item);
   switch (obstacle.code) {
     case "no-cook":
@@ -37,6 +43,14 @@ export function obstacleText(obstacle: Obstacle, nameOf: (item: string) => strin
       return `${name}: one piece needs ${Math.round(obstacle.pieceG)} g of dough and the mixer takes ${obstacle.mixerG} g`;
     case "cannot-wait":
       return `${name}: after ${obstacle.kind} it may wait ${lengthText(obstacle.mayWaitMin)}, and what follows begins ${lengthText(obstacle.mustWaitMin)} later at the earliest`;
+    case "too-late": {
+      const { now, by, earliest, longest } = obstacle;
+      const steps = longest.map(({ kind, minutes }) => `${VERB[kind].toLowerCase()} ${lengthText(minutes)}`).join(", ");
+      return (
+        `${name}: from now, ${moment(now)}, it takes ${lengthText(earliest - now)} at the least (the longest of it: ${steps}), and there are ${lengthText(Math.max(0, by - now))}. ` +
+        `It cannot be ready before ${moment(earliest)}, ${lengthText(earliest - by)} later: serve it then or on another day, or take something quicker.`
+      );
+    }
     case "too-many-loads":
       return (
         `${name}: ${obstacle.pieces} pieces need ${obstacle.loads} ${obstacle.chamber} loads of ${obstacle.perLoad}, ${obstacle.apartMin} min apart; ` +
@@ -46,18 +60,24 @@ export function obstacleText(obstacle: Obstacle, nameOf: (item: string) => strin
   }
 }
 
+/** A clock time, with the day of the week where it is not the gathering's own. */
+function momentIn({ origin, day }: Pick<Plan, "day" | "origin">, wall: number, clock: Shown["clock"]): string {
+  const date = addDays(parseISO(origin.slice(0, 10)), Math.floor(wall / MINUTES_A_DAY));
+  return format(date, "yyyy-MM-dd") === day.date ? clock(wall) : `${format(date, "EEEE")} ${clock(wall)}`;
+}
+
 /** Why a plan has no timetable, a sentence for each reason. The only place that words them. */
 export function refusalTexts(
-  plan: Pick<Plan, "day" | "tasks" | "refusal" | "clockChanges">,
+  plan: Pick<Plan, "day" | "tasks" | "refusal" | "clockChanges" | "origin">,
   { heat, clock }: Shown = PLAIN,
 ): string[] {
   const names = {
     task: (id: string) => planTaskText(plan, id, heat),
     resource: (id: string) => resourceText(plan, id),
-    clock: (minute: number) => clock(wallMinute(minute, plan.clockChanges)),
+    moment: (minute: number) => momentIn(plan, wallMinute(minute, plan.clockChanges), clock),
   };
   return plan.refusal.map((reason: Reason) =>
-    "item" in reason ? obstacleText(reason, (id) => itemNameIn(plan, id), heat) : scheduleReasonText(reason, names),
+    "item" in reason ? obstacleText(reason, (id) => itemNameIn(plan, id), heat, names.moment) : scheduleReasonText(reason, names),
   );
 }
 

@@ -1,6 +1,7 @@
 import { GatheringSchema } from "../gathering/schema";
 import { KitchenSchema } from "../kitchen/schema";
 import { z } from "zod";
+import { clock } from "../shared/fields";
 import { OwnIngredientSchema } from "../ingredients/own";
 import { ItemSchema } from "../item/schema";
 import { asToday } from "../item/versions";
@@ -17,6 +18,8 @@ function isZone(name: string): boolean {
 export const RequestSchema = z.object({
   format: z.literal("unisynth-request/1"),
   today: z.iso.date({ error: "a date, yyyy-mm-dd" }),
+  /** Time of day, where it matters: nothing begins before it. */
+  now: clock.optional(),
   /** IANA name of the zone that dates and times are in. */
   zone: z.string().max(60).refine(isZone, { error: 'the name of a time zone, such as "Europe/Berlin"' }).optional(),
   items: z.array(z.preprocess(asToday, ItemSchema)).min(1),

@@ -75,13 +75,14 @@ describe("what makes a day impossible", () => {
       day: DAY,
       tasks: { "bun/bake/0-36": task({ code: "step", kind: "bake", part: "piece" }) },
       clockChanges: [{ at: 600, shiftMin: -60 }],
+      origin: `${DAY.date}T00:00`,
       refusal: [
         { code: "no-place" as const, task: "bun/bake/0-36", earliest: 540, latest: 720, taken: ["ada"] },
         { code: "no-load" as const, item: "pie", kind: "fry" as const },
       ],
     };
     expect(refusalTexts(plan)).toEqual([
-      "Bake 36 Plum buns found no place between minute 540 and minute 720 (09:00 to 11:00); most often Ada was taken.",
+      "Bake 36 Plum buns found no place between 09:00 and 11:00; most often Ada was taken.",
       "Leek pies: this kitchen has nothing that takes a load for fry",
     ]);
     expect(planTaskText(plan, "unknown")).toBe("unknown");

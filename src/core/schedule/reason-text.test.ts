@@ -4,14 +4,14 @@ import { scheduleReasonText } from "./reason-text";
 const names = {
   task: (id: string) => ({ bake: "Bake pies", proof: "Proof buns", roll: "Roll" })[id] ?? id,
   resource: (id: string) => `the ${id}`,
-  clock: (minute: number) => `${Math.floor(minute / 60)} h`,
+  moment: (minute: number) => `${Math.floor(minute / 60)} h`,
 };
 const said = (reason: ScheduleReason) => scheduleReasonText(reason, names);
 
 test.each<[ScheduleReason, string]>([
   [
     { code: "too-long", task: "bake", minutes: 30, earliest: 600, latest: 620 },
-    "Bake pies takes at least 30 min, but what comes before and after it leaves only the time between minute 600 (10 h) and minute 620 (10 h).",
+    "Bake pies takes at least 30 min, but what comes before and after it leaves only the time between 10 h and 10 h.",
   ],
   [
     {
@@ -21,11 +21,11 @@ test.each<[ScheduleReason, string]>([
       latest: 180,
       short: [{ amount: 2, resources: ["oven", "oven-2"], minutes: 30 }],
     },
-    "Bake pies must lie between minute 60 (1 h) and minute 180 (3 h), and in that time there is never 2 of the oven or the oven-2 for 30 min.",
+    "Bake pies must lie between 1 h and 3 h, and in that time there is never 2 of the oven or the oven-2 for 30 min.",
   ],
   [
     { code: "no-room", task: "bake", earliest: 60, latest: 180, short: [] },
-    "Bake pies must lie between minute 60 (1 h) and minute 180 (3 h), and in that time what it needs is never there all at once.",
+    "Bake pies must lie between 1 h and 3 h, and in that time what it needs is never there all at once.",
   ],
   [{ code: "none-found" }, "No timetable was found; it is not proven that there is none."],
   [
@@ -34,7 +34,7 @@ test.each<[ScheduleReason, string]>([
   ],
   [
     { code: "no-place", task: "roll", earliest: 60, latest: 120, taken: ["ada"] },
-    "Roll found no place between minute 60 and minute 120 (1 h to 2 h); most often the ada was taken.",
+    "Roll found no place between 1 h and 2 h; most often the ada was taken.",
   ],
   [
     {

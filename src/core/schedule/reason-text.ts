@@ -6,13 +6,17 @@ import type { ScheduleReason } from "./reason";
 export interface Names {
   readonly task: (id: string) => string;
   readonly resource: (id: string) => string;
-  readonly clock: (minute: number) => string;
+  readonly moment: (minute: number) => string;
 }
 
 /** Names as the problem itself gives them. */
 export const namesIn = (problem: Problem): Names => {
   const labels = new Map(problem.tasks.map((task) => [task.id, task.label ?? task.id]));
-  return { task: (id) => labels.get(id) ?? id, resource: (id) => id, clock: clockText };
+  return {
+    task: (id) => labels.get(id) ?? id,
+    resource: (id) => id,
+    moment: (minute) => `minute ${minute} (${clockText(minute)})`,
+  };
 };
 
 /** Tasks named in a sentence before "and n more". */
@@ -22,8 +26,7 @@ const listed = (names: readonly string[]): string =>
   names.length > 1 ? `${names.slice(0, -1).join(", ")} and ${names.at(-1)}` : (names[0] ?? "");
 
 /** One sentence for one reason. The only place that words them. */
-export function scheduleReasonText(reason: ScheduleReason, { task, resource, clock }: Names): string {
-  const moment = (minute: number) => `minute ${minute} (${clock(minute)})`;
+export function scheduleReasonText(reason: ScheduleReason, { task, resource, moment }: Names): string {
   switch (reason.code) {
     case "too-long":
       return `${task(reason.task)} takes at least ${reason.minutes} min, but what comes before and after it leaves only the time between ${moment(reason.earliest)} and ${moment(reason.latest)}.`;
@@ -45,14 +48,14 @@ export function scheduleReasonText(reason: ScheduleReason, { task, resource, clo
     }
     case "no-place":
       return (
-        `${task(reason.task)} found no place between minute ${reason.earliest} and minute ${reason.latest} (${clock(reason.earliest)} to ${clock(reason.latest)})` +
+        `${task(reason.task)} found no place between ${moment(reason.earliest)} and ${moment(reason.latest)}` +
         (reason.taken.length > 0 ? `; most often ${reason.taken.map(resource).join(" or ")} was taken.` : ".")
       );
     case "infeasible-subset": {
       const name = (timed: { task: string; minutes: number }) => `${task(timed.task)} (${timed.minutes} min)`;
       const { tasks, shares, others } = reason;
       return (
-        `${listed(tasks.map(name))} cannot ${tasks.length === 2 ? "both" : "all"} be done between ${clock(reason.earliest)} and ${clock(reason.latest)}` +
+        `${listed(tasks.map(name))} cannot ${tasks.length === 2 ? "both" : "all"} be done between ${moment(reason.earliest)} and ${moment(reason.latest)}` +
         (shares ? ` with ${shares.units} of ${resource(shares.resource)}` : "") +
         (others.length > 0 ? `, as ${listed(others.map(name))} ${others.length === 1 ? "asks" : "ask"}.` : ".")
       );

@@ -44,7 +44,7 @@ export const kitchenOf = (draft: Pick<Draft, "kitchen">, { kitchens }: Pick<Sour
   kitchens.find(({ id }) => id === draft.kitchen) ?? kitchens[0];
 
 /** The plan request for a draft: only the items it names, the kitchen, today. */
-export function requestOf(draft: Draft, { items, kitchens, own, today, zone }: Source) {
+export function requestOf(draft: Draft, { items, kitchens, own, today, zone, now }: Source) {
   const wanted = named(draft);
   const doneAhead = (draft.doneAhead ?? []).filter((a) => wanted.has(a.recipe));
   const used = items.filter((item) => wanted.has(item.id));
@@ -54,6 +54,7 @@ export function requestOf(draft: Draft, { items, kitchens, own, today, zone }: S
   return {
     format: "unisynth-request/1" as const,
     today,
+    now,
     zone,
     items: used.length > 0 ? used : items.slice(0, 1),
     kitchen: kitchenOf(draft, { kitchens }),

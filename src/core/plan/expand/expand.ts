@@ -1,13 +1,14 @@
 import type { Obstacle } from "../../batching/obstacle";
 import type { Strategy } from "../../batching/strategy";
 import { workloadOf, type Workload } from "../../batching/work";
-import type { PlanDays } from "../../gathering/calendar";
+import { minuteNow, type PlanDays } from "../../gathering/calendar";
 import type { Demand } from "../../gathering/demands";
 import type { ProblemInput } from "../../schedule/problem";
 import type { PlanRequest } from "../request";
 import type { TaskInfo } from "../schema";
 import { COST } from "./costs";
 import { oilOrder } from "./oil";
+import { notBefore, tooLate, type OfTask } from "./from-now";
 import { linkWorks } from "./precedences";
 import { chamberResources, poolResources } from "./resources";
 import { loosened, windowsOf } from "./rest-windows";
@@ -42,11 +43,12 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
   const builder = new TaskBuilder(kitchen, workload, linked, byHand, (work) => oil.rankOf(work.demands[0]));
 
   const always = windowsOf(works, kitchen, days.clockChanges, () => [0, horizon]);
+  const now = minuteNow(days, request);
   const loose = builder.build(loosened(works, always));
-  const spans = timeSpans({ format: "unisynth-problem/1", horizon, resources: [], tasks: loose.tasks.map(bare) });
+  const spans = timeSpans({ format: "unisynth-problem/1", horizon, resources: [], tasks: notBefore(loose.tasks, now).map(bare) });
   const exact = windowsOf(works, kitchen, days.clockChanges, (work) => spans.get(work.id) ?? [0, horizon]);
-  const { tasks, poolUses, readyAfter } = builder.build(exact);
-  tasks.push(...oil.changes(works, tasks));
+  const { tasks: built, poolUses, readyAfter } = builder.build(exact);
+  const tasks = notBefore([...built, ...oil.changes(works, built)], now);
 
   const { info, steps, obstacles } = builder;
   for (const wait of linked.waits) info.set(wait.id, waitInfo(wait));
@@ -63,10 +65,18 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
     info,
     workload,
     steps,
-    obstacles: obstacles.all,
+    obstacles: [...obstacles.all, ...tooLate({ tasks }, now, stepOf(info))],
     readyAfter,
   };
 }
+
+/** The item and the step that a task is; undefined for what the plan adds by itself. */
+const stepOf =
+  (info: ReadonlyMap<string, TaskInfo>) =>
+  (task: string): OfTask | undefined => {
+    const found = info.get(task);
+    return found?.what.code === "step" ? { item: found.item, kind: found.what.kind } : undefined;
+  };
 
 function horizonOf(request: PlanRequest, days: PlanDays, demands: readonly Demand[]): number {
   const ends = request.kitchen.cooks.flatMap((cook) => cook.hours.map((h) => days.minute(h.day, h.to)));

@@ -133,7 +133,7 @@ describe("what cannot hold together", () => {
     const core = infeasibleSubset(day, { now });
     expect(core).toEqual(["s1", "s2", "e1", "e2"]);
     expect(scheduleReasonText(subsetReason(day, core!), namesIn(day))).toMatch(
-      /^Steam load 1 \(25 min\) and Steam load 2 \(25 min\) cannot both be done between 01:20 and 01:55 with 1 of steamer/,
+      /^Steam load 1 \(25 min\) and Steam load 2 \(25 min\) cannot both be done between minute 80 \(01:20\) and minute 115 \(01:55\) with 1 of steamer/,
     );
     expect(solve(day, { now, iterations: 1 }).why.at(-1)).toMatch(/cannot both be done/);
   });
