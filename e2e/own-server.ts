@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
-/** A server on a database of its own, for tests that take it away or spoil its disk. */
+/** A server on a database of its own (filled with the demo, or empty), for tests that take it away or spoil its disk. */
 export interface OwnServer {
   readonly url: string;
   readonly port: number;
@@ -17,7 +17,7 @@ export interface OwnServer {
   readonly said: () => string;
 }
 
-export function ownServer(port: number): OwnServer {
+export function ownServer(port: number, { demo = true } = {}): OwnServer {
   const folder = mkdtempSync(join(tmpdir(), "unisynth-"));
   const file = join(folder, "unisynth.db");
   const url = `http://127.0.0.1:${port}`;
@@ -25,8 +25,10 @@ export function ownServer(port: number): OwnServer {
   let said = "";
   let running: ChildProcess | undefined;
   const program = (name: string, ...args: string[]) => ["scripts/run.mjs", `cli/${name}.ts`, ...args];
-  const seeded = spawnSync(process.execPath, program("seed"), { env: env({}), encoding: "utf8" });
-  if (seeded.status !== 0) throw new Error(seeded.stderr);
+  if (demo) {
+    const seeded = spawnSync(process.execPath, program("seed"), { env: env({}), encoding: "utf8" });
+    if (seeded.status !== 0) throw new Error(seeded.stderr);
+  }
   const kill = async () => {
     if (!running || running.exitCode !== null || running.signalCode !== null) return;
     const ended = new Promise((end) => running!.once("exit", end));

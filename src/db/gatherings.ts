@@ -104,7 +104,7 @@ export const gatheringRepository = (db: Db) => {
     ): Result<{ id: string; revision: number }> {
       return db.transaction((tx) => {
         const there = rowOf(gathering.id);
-        if (from !== undefined && there?.revision !== from) return conflict(GATHERING_DOCUMENT, there);
+        if (from !== undefined && (there?.revision ?? 0) !== from) return conflict(GATHERING_DOCUMENT, there);
         const row = {
           ...toRow(GATHERING_DOCUMENT, gathering),
           ...listed(gathering),

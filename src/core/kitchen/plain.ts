@@ -12,9 +12,9 @@ export const plainKitchen = (id: string, name: string): Kitchen =>
     cooks: [{ id: "cook-1", name: "Me", skill: "intermediate", hours: [{ day: 0, from: "08:00", to: "20:00" }] }],
     equipment: {
       worktop: { places: 2 },
-      tray: { count: 2, mm: [400, 300] },
-      board: { count: 2, mm: [400, 300] },
-      rack: { count: 1, mm: [400, 300] },
+      tray: { count: 3, mm: [400, 300] },
+      board: { count: 3, mm: [400, 300] },
+      rack: { count: 3, mm: [400, 300] },
       oven: {
         count: 1,
         fan: true,
@@ -33,6 +33,10 @@ export const plainKitchen = (id: string, name: string): Kitchen =>
       scale: { count: 1 },
       "rolling-pin": { count: 1 },
       bowl: { count: 3 },
+      dish: { count: 2 },
+      tins: { count: 12, mm: 80 },
+      "piping-bag": { count: 1 },
+      "dry-pan": { count: 1 },
     },
   });
 

@@ -14,6 +14,7 @@ import { memo } from "react";
 import { gatheringDate } from "@/core/gathering/calendar";
 import type { Item } from "@/core/item/schema";
 import { optionsOf } from "@/core/item/resolve";
+import { Banner } from "../kit/Banner";
 import { kitchenLine } from "../kitchen/kitchen-text";
 import { Monogram } from "../kit/Monogram";
 import { NumberField } from "../kit/NumberField";
@@ -87,6 +88,12 @@ export function GatheringView() {
         <CoverageCard />
       </Box>
       <Box sx={{ display: "grid", gap: 2.5 }}>
+        {source.items.length === 0 && (
+          <Banner kind="note" title="No recipe is here yet">
+            Pieces, weights and the timeline begin with the first one: <Link href="/items/new">type in a recipe</Link>, then add
+            it here.
+          </Banner>
+        )}
         {waves.map((wave, index) => (
           <WaveCard key={wave.id} wave={wave} index={index} theOnly={waves.length === 1 && frozen.length === 0} />
         ))}

@@ -75,7 +75,7 @@ export function KitchensList({ cards, unreadable, create, archive }: Props) {
                   display: "flex",
                   gap: 2,
                   flexWrap: "wrap",
-                  opacity: card.isAway ? 0.75 : 1,
+                  borderStyle: card.isAway ? "dashed" : "solid",
                   "&:hover, &:focus-within": { borderColor: COLOUR.tide },
                 }}
               >

@@ -18,7 +18,14 @@ export type EquipmentId =
   | "rack"
   | "tins"
   | "fridge-shelf"
-  | "freezer-tray";
+  | "freezer-tray"
+  | "bowl"
+  | "dish"
+  | "dry-pan"
+  | "rolling-pin"
+  | "piping-bag"
+  | "scale"
+  | "probe";
 
 /** A field of a piece of equipment. `mm`: length and width; `list`: several numbers. */
 export interface EquipmentField {
@@ -92,7 +99,7 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
   { id: "worktop", name: "Worktop", fields: [number("places", "Places to work at")], begin: plain.worktop! },
   { id: "board", name: "Boards", fields: [count, { key: "mm", label: "A board, mm", kind: "mm" }], begin: plain.board! },
   { id: "rack", name: "Cooling racks", fields: [count, { key: "mm", label: "A rack, mm", kind: "mm" }], begin: plain.rack! },
-  { id: "tins", name: "Small tins", fields: [count, number("mm", "Across, mm")], begin: { count: 12, mm: 80 } },
+  { id: "tins", name: "Small tins", fields: [count, number("mm", "Across, mm")], begin: plain.tins! },
   {
     id: "fridge-shelf",
     name: "Fridge shelves",
@@ -105,16 +112,24 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
     fields: [count, number("c", "Cold, °C")],
     begin: plain["freezer-tray"]!,
   },
+  ...(
+    [
+      ["bowl", "Large bowls"],
+      ["dish", "Flat dishes"],
+      ["dry-pan", "Open pans"],
+      ["rolling-pin", "Rolling pins"],
+      ["piping-bag", "Piping bags"],
+      ["scale", "Scales"],
+      ["probe", "Probe thermometers"],
+    ] as const
+  ).map(([id, name]): EquipmentKind => ({ id, name, fields: [count], begin: { count: 1 } })),
 ];
-
-const pieces = (n: number | undefined): string | undefined =>
-  n === undefined || n < 1 ? undefined : n === 1 ? "1 piece" : `${n} pieces`;
 
 /** What a piece of equipment comes to: how much of an item it takes, or how long it makes the cook wait. */
 export function consequence(id: EquipmentId, kitchen: Kitchen, item: Item | undefined): string | undefined {
   const { oven, fryer, mixer, steamer, board } = kitchen.equipment;
   const fit = item && capacitiesOf(item, kitchen);
-  const of = (n: number | undefined, where: string) => (pieces(n) ? `${pieces(n)} of ${item!.name} ${where}` : undefined);
+  const of = (n: number | undefined, where: string) => (n !== undefined && n > 0 ? `${item!.name}: ${n} ${where}` : undefined);
   switch (id) {
     case "oven": {
       if (!oven) return undefined;

@@ -96,7 +96,7 @@ const whenText = (date: string, kitchen: string): string => `${dateText(date)} Â
 
 /** What the day comes to, before any detail: when it begins, how the hands are used, when it is served; and a plain no. */
 const AnswerStrip = memo(function AnswerStrip() {
-  const { good, stale, work, checked, notKept, goesOn, goOn, keepAgain } = usePlan();
+  const { good, stale, work, checked, notKept, goesOn, goOn, keepAgain, source } = usePlan();
   const shown = usePlanDisplay(good?.plan);
   const { clock } = shown;
   const refused = usePlanDisplay(work.kind === "refused" ? work.plan : undefined);
@@ -172,7 +172,7 @@ const AnswerStrip = memo(function AnswerStrip() {
           The search for this plan was cut off when the page was left; it goes on from where it was.
         </Banner>
       )}
-      {!checked.ok && (
+      {!checked.ok && source.items.length > 0 && (
         <Banner kind="caution" title="A field needs you; the plan waits">
           {checked.issues.length === 1 ? "It is marked below." : `${checked.issues.length} fields are marked below.`}
         </Banner>

@@ -34,6 +34,7 @@ export const theme = createTheme({
   components: {
     MuiCssBaseline: {
       styleOverrides: {
+        a: { color: COLOUR.tide },
         body: { fontVariantNumeric: "tabular-nums", WebkitFontSmoothing: "antialiased" },
         // On paper: what can be pressed is left out, the rest is black on white.
         "@media print": { "header, nav, .no-print": { display: "none !important" }, body: { background: "#fff !important" } },
