@@ -68,9 +68,8 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
   const keyOf = (i: number, column: string) => `${title}-${i}-${column}`;
   const errorOf = (i: number, column: string) => (refused?.key === keyOf(i, column) ? refused.text : undefined);
   return (
-    <Box role="table" aria-label={title} sx={{ mb: 2 }}>
+    <Box role="group" aria-label={title} sx={{ mb: 2 }}>
       <Box
-        role="row"
         sx={{
           display: "grid",
           gridTemplateColumns: grid,
@@ -81,24 +80,19 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
           color: COLOUR.soft,
         }}
       >
-        <Typography role="columnheader" variant="h3" sx={{ color: COLOUR.ink, gridColumn: { xs: "1 / -1", sm: "auto" } }}>
+        <Typography variant="h3" sx={{ color: COLOUR.ink, gridColumn: { xs: "1 / -1", sm: "auto" } }}>
           {title}
         </Typography>
-        <Box role="columnheader" sx={{ textAlign: "right" }}>
-          grams
-        </Box>
-        {pct && (
-          <Box role="columnheader" sx={{ textAlign: "right" }}>
-            % of flour
-          </Box>
-        )}
-        <Box role="columnheader">cups and spoons</Box>
+        <Box sx={{ textAlign: "right" }}>grams</Box>
+        {pct && <Box sx={{ textAlign: "right" }}>% of flour</Box>}
+        <Box>cups and spoons</Box>
         <span />
       </Box>
       {components.map((component, i) => (
         <Box
           key={component.id}
-          role="row"
+          role="group"
+          aria-label={component.name}
           sx={{
             display: "grid",
             gridTemplateColumns: grid,

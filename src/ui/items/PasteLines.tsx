@@ -69,8 +69,12 @@ export function PasteLines({ label, value, onChange, system, error, placeholder 
         placeholder={placeholder}
         slotProps={{ inputLabel: { shrink: true } }}
       />
-      <Box role="list" aria-label={`${label} as understood`} sx={{ fontSize: "0.85rem" }}>
-        {lines.length === 0 && <Typography color="text.secondary">What is understood of each line appears here.</Typography>}
+      {lines.length === 0 && (
+        <Typography color="text.secondary" sx={{ fontSize: "0.85rem" }}>
+          What is understood of each line appears here.
+        </Typography>
+      )}
+      <Box {...(lines.length > 0 && { role: "list", "aria-label": `${label} as understood` })} sx={{ fontSize: "0.85rem" }}>
         {lines.map((reading, i) => {
           const { good, text } = understood(reading);
           return (

@@ -54,7 +54,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
               p: 1.75,
               breakInside: "avoid",
               borderTop: `4px solid ${toneOf(order.get(sheet.item.id) ?? 0).deep}`,
-              opacity: sheet.batch.ahead ? 0.75 : 1,
+              ...(sheet.batch.ahead && { background: COLOUR.page }),
             }}
           >
             <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
