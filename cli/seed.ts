@@ -9,9 +9,10 @@ import { troubleOf } from "@/db/trouble";
 const file = databaseFile();
 try {
   const now = new Date();
-  await prepareDatabase(file, now);
+  const reset = process.argv.includes("--reset");
+  await prepareDatabase(file, now, { anew: reset });
   const db = openDatabase(file);
-  if (process.argv.includes("--reset") && itemRepository(db).count() > 0) {
+  if (reset && itemRepository(db).count() > 0) {
     await backUp(db.$client, file, "before-reset", now);
     clearAll(db);
   }

@@ -1,6 +1,6 @@
 // Takes one current picture of each main view into docs/screenshots, from the demo data, in a database of its own.
 import { spawn } from "node:child_process";
-import { mkdirSync, rmSync } from "node:fs";
+import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { chromium } from "playwright-core";
 import { ensureChromium, LAUNCH } from "./chromium.mjs";
@@ -73,6 +73,18 @@ const SHOTS = [
     },
   ],
   ["gatherings", "/", 1280],
+  [
+    "new-gathering",
+    "/new",
+    1280,
+    async (page) => {
+      await page.getByLabel("Name").fill("Harvest supper");
+      await page.getByLabel("Day").fill(new Date(Date.now() + 12 * 86_400_000).toISOString().slice(0, 10));
+      await page.getByLabel("Adults").fill("22");
+      await page.getByLabel("Slipway pies").check();
+    },
+  ],
+  ["kitchen", "/kitchens/boathouse", 1280],
 ];
 
 async function planned(page) {
@@ -86,7 +98,6 @@ setup();
 ensureChromium();
 mkdirSync(folder, { recursive: true });
 const db = join(root, "test-results", "screenshots.db");
-rmSync(db, { force: true });
 const server = spawn(process.execPath, [join(root, "scripts", "demo.mjs"), "--reset", "--port", String(PORT)], {
   cwd: root,
   stdio: ["ignore", "ignore", 2],

@@ -88,6 +88,8 @@ describe("a file that is not what it should be is said, and left as it is", () =
     expect(await troubleIn(() => prepareDatabase(file, NOW))).toBe("missing");
     expect(await troubleIn(database)).toBe("missing");
     expect(existsSync(file)).toBe(false);
+    await prepareDatabase(file, NOW, { anew: true });
+    expect(nameThere()).toBeUndefined();
   });
   test("deleted while it is in use: nothing is saved into nowhere, and it goes on where the file comes back", async () => {
     await filled();

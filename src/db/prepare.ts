@@ -42,14 +42,15 @@ function checkWhole(connection: Connection, file: string): void {
 
 /**
  * Makes a data file ready to be used: creates the first one, checks one whose server was killed, copies and migrates one of an
- * older version, and makes the copy of the day. A file that had a past and is gone or empty is not begun anew.
+ * older version, and makes the copy of the day. A file that had a past and is gone or empty is not begun anew, unless somebody
+ * asks for that.
  * @throws DatabaseTrouble with nothing changed
  */
-export async function prepareDatabase(file: string, now: Date): Promise<void> {
+export async function prepareDatabase(file: string, now: Date, { anew = false } = {}): Promise<void> {
   try {
     if (!hasContent(file)) {
-      if (existsSync(file)) throw new DatabaseTrouble("empty", file);
-      if (backupsOf(file).length > 0) throw new DatabaseTrouble("missing", file);
+      if (existsSync(file) && !anew) throw new DatabaseTrouble("empty", file);
+      if (backupsOf(file).length > 0 && !anew) throw new DatabaseTrouble("missing", file);
       mkdirSync(dirname(file), { recursive: true });
       openDatabase(file).$client.close();
       return;

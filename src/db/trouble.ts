@@ -7,7 +7,7 @@ const TEXTS: Readonly<Record<TroubleCode, (file: string) => readonly [wrong: str
   missing: (file) => [
     `The data file ${file} is not there.`,
     "Nothing was written in its place, and what is open in a page stays in that page.",
-    "Put the file back, or bring back a backup with “npm run restore”.",
+    "Put the file back, bring back a backup with “npm run restore”, or begin anew with “npm run demo -- --reset”.",
   ],
   empty: (file) => [
     `The data file ${file} has nothing in it.`,

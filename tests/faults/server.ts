@@ -61,15 +61,19 @@ export class FaultyServer {
     rmSync(this.folder, { recursive: true, force: true });
   }
 
-  /** Calls an action as its page does; `body` as it is, right or not. */
+  /** Calls an action as its page does; `body` as it is, right or not. Where it is asked to wait it waits, and asks again. */
   async send(action: string, body: string, most = 15_000): Promise<{ status: number; text: string }> {
-    const answer = await fetch(`${this.url}/`, {
-      method: "POST",
-      headers: { "Next-Action": actionId(action), "Content-Type": "text/plain;charset=UTF-8", Origin: this.url },
-      body,
-      signal: AbortSignal.timeout(most),
-    });
-    return { status: answer.status, text: await answer.text() };
+    for (;;) {
+      const answer = await fetch(`${this.url}/`, {
+        method: "POST",
+        headers: { "Next-Action": actionId(action), "Content-Type": "text/plain;charset=UTF-8", Origin: this.url },
+        body,
+        signal: AbortSignal.timeout(most),
+      });
+      const text = await answer.text();
+      if (answer.status !== 429) return { status: answer.status, text };
+      await new Promise((wake) => setTimeout(wake, 1000 * Number(answer.headers.get("retry-after") ?? 1)));
+    }
   }
 
   /** The result that an action answered with. */
