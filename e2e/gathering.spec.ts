@@ -183,7 +183,7 @@ test("a gathering without items says that there is nothing to make, on every pag
   await page.getByRole("link", { name: "Quantities" }).click();
   await expect(nothing).toBeVisible();
   await page.goto("/");
-  await expect(page.getByRole("link", { name: /First try/ })).toContainText("no plan yet");
+  await expect(page.getByRole("article", { name: "First try" })).toContainText("no plan yet");
   await page.getByRole("link", { name: /First try/ }).click();
   await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
   await page.getByRole("option", { name: "Slipway pies" }).click();
