@@ -98,6 +98,7 @@ export default async function Home({ searchParams }: { searchParams: Promise<Rec
             page={page}
             onAPage={ON_A_PAGE}
             all={counts[side]}
+            words={{ back: "nearer to today", on: "further away" }}
             hrefOf={(n) => `/?side=${side}&page=${n}`}
             asides={SIDES.filter((one) => one !== side && counts[one] > 0).map((one) => ({
               href: one === "coming" ? "/" : `/?side=${one}`,

@@ -1,4 +1,4 @@
-import { asc, desc, eq, isNull, sql, type SQL } from "drizzle-orm";
+import { asc, count, desc, eq, isNull, sql, type SQL } from "drizzle-orm";
 import type { Item } from "@/core/item/schema";
 import { ITEM_DOCUMENT } from "@/core/item/versions";
 import { ok, type Result } from "@/core/shared/issue";
@@ -21,6 +21,27 @@ export const itemRepository = (db: Db) => {
           .orderBy(asc(items.position), asc(items.name))
           .all(),
       ),
+    /** A part of those in use, with how many there are. */
+    page(from: number, most: number): Listed<Item> & { readonly count: number } {
+      const inUse = isNull(items.archivedAt);
+      const rows = db
+        .select()
+        .from(items)
+        .where(inUse)
+        .orderBy(asc(items.position), asc(items.name))
+        .limit(most)
+        .offset(from)
+        .all();
+      return { ...readRows(ITEM_DOCUMENT, rows), count: db.select({ n: count() }).from(items).where(inUse).all()[0].n };
+    },
+    /** Ids and names of all, from columns alone. */
+    names: (): { readonly id: string; readonly name: string; readonly isAway: boolean }[] =>
+      db
+        .select({ id: items.id, name: items.name, archivedAt: items.archivedAt })
+        .from(items)
+        .orderBy(asc(items.position), asc(items.name))
+        .all()
+        .map(({ archivedAt, ...row }) => ({ ...row, isAway: archivedAt !== null })),
     /** The same without those that cannot be read. */
     all({ archived = false } = {}): Item[] {
       return this.list({ archived }).readable.map(({ document }) => document);

@@ -172,6 +172,23 @@ describe("the list of gatherings", () => {
   });
 });
 
+test("items come a page at a time, in the cook's order, with how many there are; names from columns alone", () => {
+  const all = itemRepository(db)
+    .all()
+    .map(({ id }) => id);
+  const page = (from: number) => itemRepository(db).page(from, 4);
+  expect([0, 4, 8].flatMap((from) => page(from).readable.map(({ document }) => document.id))).toEqual(all);
+  itemRepository(db).archive(all[0], NOW);
+  expect(page(0)).toMatchObject({ count: 8 });
+  expect(page(0).readable[0].document.id).toBe(all[1]);
+  expect(
+    itemRepository(db)
+      .names()
+      .filter(({ isAway }) => isAway)
+      .map(({ id }) => id),
+  ).toEqual([all[0]]);
+});
+
 test("a pantry entry that cannot be is listed apart", () => {
   const butter = { ingredient: "butter", haveG: 120, packs: [{ sizeG: 250 }, { sizeG: 500, price: 419 }] };
   pantryRepository(db).save(butter);

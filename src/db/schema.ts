@@ -24,6 +24,7 @@ export const items = sqliteTable(
     archivedAt: text("archived_at"),
   },
   (t) => [
+    index("items_listed").on(t.archivedAt, t.position, t.name, t.id),
     check("items_name", sql`length(trim(${t.name})) > 0`),
     check("items_data", sql`json_valid(${t.data}) and json_array_length(${t.data}, '$.steps') > 0`),
   ],

@@ -5,6 +5,7 @@ import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
+import type { ReactNode } from "react";
 import type { Result } from "@/core/shared/issue";
 import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
@@ -16,13 +17,17 @@ import type { ItemCardModel } from "./items.view-model";
 
 interface Props extends ImportProps {
   readonly cards: readonly ItemCardModel[];
-  readonly away: readonly ItemCardModel[];
+  /** How many there are on all pages. */
+  readonly count: number;
+  readonly away: readonly { readonly id: string; readonly name: string }[];
   readonly unreadable: readonly UnreadableRow[];
   readonly archive: (id: string, away: boolean) => Promise<Result<{ id: string }>>;
+  /** Below the cards: the other pages. */
+  readonly children: ReactNode;
 }
 
 /** What this cook can make, with what a piece is and what a batch takes. */
-export function ItemsList({ cards, away, unreadable, archive, taken, create, known, keep }: Props) {
+export function ItemsList({ cards, count, away, unreadable, archive, taken, create, known, keep, children }: Props) {
   const router = useRouter();
   const { attempt, told } = useAttempt();
   return (
@@ -32,7 +37,7 @@ export function ItemsList({ cards, away, unreadable, archive, taken, create, kno
         <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap", mb: 2 }}>
           <Typography variant="h1">Items</Typography>
           <Typography color="text.secondary">
-            {cards.length} kinds of piece, each with its formula, steps and ways of doing it
+            {count} kinds of piece, each with its formula, steps and ways of doing it
           </Typography>
           <Button component={Link} href="/items/new" variant="contained" sx={{ ml: "auto" }}>
             Type in a recipe
@@ -65,6 +70,7 @@ export function ItemsList({ cards, away, unreadable, archive, taken, create, kno
             </Paper>
           ))}
         </Box>
+        {children}
         {away.length > 0 && (
           <Box component="section" aria-label="Put away" sx={{ mt: 4 }}>
             <Typography variant="h2" gutterBottom>

@@ -1,0 +1,1 @@
+CREATE INDEX `items_listed` ON `items` (`archived_at`,`position`,`name`,`id`);
