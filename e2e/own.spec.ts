@@ -63,6 +63,8 @@ test("two recipes, a kitchen with two cooks, and a plan on the timeline", async 
   await recipe(page, "Apple pies", "500 g apple, sliced\n60 g sugar\n20 g butter");
   await page.goto(own.url);
   await page.getByRole("link", { name: "Quay lunch" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("Quay lunch");
+  await saved(page);
   for (const name of ["Onion pies", "Apple pies"]) {
     await page.getByRole("region", { name: "Serving" }).getByLabel("Add an item").click();
     await page.getByRole("option", { name }).click();
