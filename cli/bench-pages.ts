@@ -1,7 +1,5 @@
 // How pages stand up to data: first byte of the list with many gatherings against one with three, alone and fifty at once, as ratios.
-import { spawn } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
-import { createServer, type AddressInfo } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { GatheringSchema } from "@/core/gathering/schema";
@@ -15,6 +13,7 @@ import { gatheringRepository } from "@/db/gatherings";
 import { itemRepository } from "@/db/items";
 import { kitchenRepository } from "@/db/kitchens";
 import { planRepository } from "@/db/plans";
+import { OwnServer } from "@tests/own-server";
 import { numberFlags, print } from "./common";
 
 const COUNT = { min: 3, max: 100_000, whole: true } as const;
@@ -69,30 +68,10 @@ function filled(name: string, count: number): string {
   return file;
 }
 
-const freePort = () =>
-  new Promise<number>((resolve) => {
-    const probe = createServer().listen(0, "127.0.0.1", () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => resolve(port));
-    });
-  });
-
-async function served(file: string) {
-  const port = await freePort();
-  const server = spawn(process.execPath, ["scripts/run.mjs", "cli/serve.ts", "--port", String(port)], {
-    env: { ...process.env, UNISYNTH_DB: file },
-    stdio: ["ignore", "ignore", "inherit"],
-  });
-  const url = `http://127.0.0.1:${port}/`;
-  for (let tries = 0; tries < 300; tries++) {
-    const up = await fetch(url).then(
-      (answer) => answer.status === 200,
-      () => false,
-    );
-    if (up) return { url, stop: () => server.kill("SIGKILL") };
-    await new Promise((wake) => setTimeout(wake, 100));
-  }
-  throw new Error("the server does not answer");
+async function served(file: string): Promise<OwnServer> {
+  const server = new OwnServer(file);
+  await server.start();
+  return server;
 }
 
 /** Time to the first byte, ms; the rest is read as well. */
@@ -138,7 +117,7 @@ try {
     ].join("\n"),
   );
 } finally {
-  few.stop();
-  lots.stop();
+  await few.remove();
+  await lots.remove();
   rmSync(folder, { recursive: true, force: true });
 }

@@ -1,5 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./test";
 
 /** Nothing serious stands in the way of whoever hears pages or presses keys, on every view with the demo in it. */
 const VIEWS = [

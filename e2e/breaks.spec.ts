@@ -1,13 +1,13 @@
 import Database from "better-sqlite3";
-import { expect, test, type Page } from "@playwright/test";
+import { expect, test, type Page } from "./test";
 import { renameSync } from "node:fs";
 import { request } from "node:http";
-import { ownServer, type OwnServer } from "./own-server";
+import { OwnServer } from "../tests/own-server";
 
 /** The server goes away, the disk is locked or full, another page asks: what was typed arrives, and what is wrong is said. */
 
 let own: OwnServer;
-test.beforeAll(() => void (own = ownServer(3198)));
+test.beforeAll(() => void (own = new OwnServer().seed()));
 test.beforeEach(() => own.start());
 test.afterEach(() => own.kill());
 test.afterAll(() => own.remove());
@@ -101,6 +101,17 @@ test("typed and reloaded at once: what was typed is there", async ({ page }) => 
   await expect(name(page)).toHaveValue("Typed and gone");
   await saved(page);
   expect(stored().name).toBe("Typed and gone");
+});
+
+test("pressed before the page's program is there: the press waits, it is not lost", async ({ page }) => {
+  await page.route(/_next\/static\/.*js/, async (route) => {
+    await new Promise((arrived) => setTimeout(arrived, 1500));
+    await route.fallback();
+  });
+  await page.goto(`${own.url}/g/first-try`, { waitUntil: "commit" });
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  await page.getByRole("region", { name: "Freezer" }).getByLabel("Add an item").click();
+  await expect(page.getByRole("option").first()).toBeVisible();
 });
 
 test("a locked disk: pages are read meanwhile, the reason is said, and the save goes through by itself", async ({ page }) => {

@@ -1,5 +1,5 @@
 import { spawnSync } from "node:child_process";
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./test";
 
 /** A small share of `npm run bench:faults` with a fixed seed: what needs the built application. */
 test("spoiled bodies, locks, a full disk and kills: every one ends as it should", () => {

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from "@playwright/test";
+import { expect, test, type Page } from "./test";
 
 const saved = (page: Page) => expect(page.getByText("Saved", { exact: true })).toBeVisible();
 const claims = (page: Page) => page.getByTestId("claims");

@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./test";
 
 test("weights are ticked off and stay so; the shopping list takes the pantry off and rounds to packs", async ({ page }) => {
   await page.goto("/g/first-try/quantities");

@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test, type Page } from "@playwright/test";
-import { ownServer, type OwnServer } from "./own-server";
+import { expect, test, type Page } from "./test";
+import { OwnServer } from "../tests/own-server";
 
 /** From an empty application to a day of one's own: gathering, kitchen, recipes, another day, and away again. */
 
@@ -8,7 +8,7 @@ let own: OwnServer;
 // Each goes on from the one before.
 test.describe.configure({ mode: "serial" });
 test.beforeAll(async () => {
-  own = ownServer(3197, { demo: false });
+  own = new OwnServer();
   await own.start();
 });
 test.afterAll(() => own.remove());

@@ -33,6 +33,7 @@ interface DemandView {
   readonly for: string;
   readonly item: string;
   readonly range: Range;
+  readonly choices: Readonly<Record<string, string>>;
   readonly resolved: ResolvedItem;
   readonly path: string;
   readonly done: ReadonlySet<string>;
@@ -61,11 +62,13 @@ export function brokenRules(request: PlanRequest, plan: Plan): string[] {
 
 function demandViews(request: PlanRequest, plan: Plan): DemandView[] {
   const days = planDays(request);
-  return plan.pieces.map((count): DemandView => {
+  return plan.pieces.map((count, at): DemandView => {
     const item = request.items.find((i) => i.id === count.item)!;
     const wave = request.gathering.waves.find((w) => w.id === count.for);
     const entry = wave?.items.find((i) => i.recipe === item.id) ?? request.gathering.freezer.find((f) => f.recipe === item.id)!;
-    const resolved = resolveItem(item, entry.choices, count.variant);
+    const before = plan.pieces.slice(0, at).filter((other) => other.for === count.for && other.item === count.item).length;
+    const choices = { ...entry.choices, ...entry.split?.[before]?.choices };
+    const resolved = resolveItem(item, choices, count.variant);
     const through = request.gathering.doneAhead
       .filter((a) => a.recipe === item.id && count.range[0] < (a.pieces ?? Infinity))
       .map((a) => a.through);
@@ -75,6 +78,7 @@ function demandViews(request: PlanRequest, plan: Plan): DemandView[] {
       for: count.for,
       item: item.id,
       range: count.range,
+      choices,
       resolved,
       path: wave ? (frozen ? "from-freezer" : "fresh") : "freezer",
       done: new Set(through.flatMap((id) => [...throughStep(resolved.steps, id)])),
@@ -414,9 +418,6 @@ function serving(request: PlanRequest, plan: Plan, demands: readonly DemandView[
   return broken;
 }
 
-const choicesOf = (request: PlanRequest, wave: string, recipe: string) =>
-  request.gathering.waves.find((w) => w.id === wave)!.items.find((i) => i.recipe === recipe)!.choices;
-
 /** Rule 8. */
 function diets(request: PlanRequest, plan: Plan, demands: readonly DemandView[]): string[] {
   const broken: string[] = [];
@@ -424,9 +425,7 @@ function diets(request: PlanRequest, plan: Plan, demands: readonly DemandView[])
   for (const wave of request.gathering.waves) {
     const here = demands.filter((d) => d.for === wave.id);
     const hungry = request.gathering.guests.some(
-      (g) =>
-        g.count > 0 &&
-        !here.some((d) => suits(g, served(d.resolved.item, choicesOf(request, wave.id, d.item), d.resolved.filling).claims)),
+      (g) => g.count > 0 && !here.some((d) => suits(g, served(d.resolved.item, d.choices, d.resolved.filling).claims)),
     );
     const noted = plan.notes.some((n) => n.code === "unserved-diet" && n.about[0] === wave.id);
     if (hungry !== noted)

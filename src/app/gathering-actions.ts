@@ -1,7 +1,7 @@
 "use server";
 import { revalidatePath } from "next/cache";
-import { z } from "zod";
-import { FirstSchema, firstGathering, gatheringAgain } from "@/core/gathering/make";
+import { AgainSchema, FirstSchema, firstGathering, gatheringAgain } from "@/core/gathering/make";
+import { id as Id } from "@/core/shared/fields";
 import { fail, ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
@@ -11,7 +11,6 @@ import { kitchenRepository } from "@/db/kitchens";
 import { newId } from "./new-id";
 import { outcome } from "./outcome";
 
-const Id = z.string().min(1).max(80);
 const unknownGathering = (id: unknown) => fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of a gathering" });
 
 /** Makes a gathering. Issues: those of what was typed; an item or a kitchen that is not there; `failed`. */
@@ -30,15 +29,11 @@ export async function createGathering(input: unknown): Promise<Result<{ id: stri
   });
 }
 
-const AgainSchema = z.object({
-  id: Id,
-  name: z.string().trim().min(1, { error: "a name" }).max(120),
-  date: z.iso.date({ error: "a day" }),
-});
+const OfWhichSchema = AgainSchema.extend({ id: Id });
 
 /** The same gathering on another day. Issues: those of its name and day; a gathering that is not there; `failed`. */
 export async function repeatGathering(input: unknown): Promise<Result<{ id: string }>> {
-  const parsed = parseWith(AgainSchema, input);
+  const parsed = parseWith(OfWhichSchema, input);
   if (!parsed.ok) return parsed;
   const { id, name, date } = parsed.value;
   return outcome(() => {

@@ -1,7 +1,7 @@
 "use server";
 import { revalidatePath } from "next/cache";
-import { z } from "zod";
 import { OwnIngredientSchema } from "@/core/ingredients/own";
+import { id as Id } from "@/core/shared/fields";
 import { ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
@@ -21,7 +21,7 @@ export async function keepOwn(input: unknown): Promise<Result<{ id: string }>> {
 
 /** Goes back to what the catalogue says of an ingredient. */
 export async function forgetOwn(input: unknown): Promise<Result<{ id: string }>> {
-  const parsed = parseWith(z.string().min(1).max(80), input);
+  const parsed = parseWith(Id, input);
   if (!parsed.ok) return parsed;
   return outcome(() => {
     ownIngredientRepository(database()).remove(parsed.value);

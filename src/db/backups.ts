@@ -24,6 +24,19 @@ export const backupFolder = (file: string): string => join(dirname(file), "backu
 
 const PATTERN = /-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z-(daily|before-migration|before-reset|before-restore)\.db$/;
 
+/** A time as a part of a file's name. */
+export const stampOf = (now: Date): string => now.toISOString().replace(/[:.]/g, "-");
+
+/** What SQLite keeps beside a file. */
+export function removeJournals(file: string): void {
+  for (const end of ["-wal", "-shm", "-journal"]) rmSync(file + end, { force: true });
+}
+
+export function removeDatabase(file: string): void {
+  rmSync(file, { force: true });
+  removeJournals(file);
+}
+
 /** The backups of a database, the newest first. */
 export function backupsOf(file: string): Backup[] {
   const folder = backupFolder(file);
@@ -43,13 +56,13 @@ export function backupsOf(file: string): Backup[] {
 export async function backUp(connection: Connection, file: string, reason: BackupReason, now: Date): Promise<string> {
   const folder = backupFolder(file);
   mkdirSync(folder, { recursive: true });
-  const name = `${basename(file, ".db")}-${now.toISOString().replace(/[:.]/g, "-")}-${reason}.db`;
+  const name = `${basename(file, ".db")}-${stampOf(now)}-${reason}.db`;
   const unfinished = join(folder, `${name}.${process.pid}.part`);
   try {
     await connection.backup(unfinished);
     renameSync(unfinished, join(folder, name));
   } finally {
-    for (const end of ["", "-wal", "-shm", "-journal"]) rmSync(unfinished + end, { force: true });
+    removeDatabase(unfinished);
   }
   for (const old of backupsOf(file)
     .filter((backup) => backup.reason === reason)

@@ -1,5 +1,6 @@
 import { and, asc, count, desc, eq, isNotNull, isNull, not, sql } from "drizzle-orm";
 import { gatheringDate, RELATIVE_DATES } from "@/core/gathering/calendar";
+import { guestTotal } from "@/core/gathering/headcount";
 import { GATHERING_DOCUMENT, type Gathering } from "@/core/gathering/schema";
 import { ok, type Result } from "@/core/shared/issue";
 import type { Db } from "./database";
@@ -36,10 +37,10 @@ export interface Part {
 }
 
 /** What a gathering's columns hold of its document. */
-const listed = ({ date, guests, line }: Gathering) => ({
-  day: "on" in date ? date.on : date.relative,
-  guests: guests.reduce((sum, group) => sum + group.count, 0),
-  line,
+const listed = (gathering: Gathering) => ({
+  day: "on" in gathering.date ? gathering.date.on : gathering.date.relative,
+  guests: guestTotal(gathering),
+  line: gathering.line,
 });
 
 /** The date of each row, as SQL: what is said by weekday falls on another date each week. */
@@ -96,6 +97,7 @@ export const gatheringRepository = (db: Db) => {
     remove(id: string): void {
       db.delete(gatherings).where(eq(gatherings.id, id)).run();
     },
+    isEmpty: (): boolean => db.select({ id: gatherings.id }).from(gatherings).limit(1).all().length === 0,
     isThere: (id: string): boolean => rowOf(id) !== undefined,
     /** Adds a gathering, or the next revision of it; its kitchen stays unless one is named. Issues: `conflict`. */
     save(

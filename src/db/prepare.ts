@@ -35,7 +35,7 @@ export function markOpen(file: string): () => void {
 }
 
 /** What SQLite says of the file as a whole: throws `corrupt` unless all of it is well. */
-function checkWhole(connection: Connection, file: string): void {
+export function checkWhole(connection: Connection, file: string): void {
   const [first] = connection.pragma("integrity_check(1)") as { integrity_check: string }[];
   if (first?.integrity_check !== "ok") throw new DatabaseTrouble("corrupt", file, { cause: new Error(first?.integrity_check) });
 }

@@ -2,9 +2,9 @@ import { existsSync, mkdirSync, renameSync, rmSync } from "node:fs";
 import { dirname, resolve } from "node:path";
 import Database from "better-sqlite3";
 import { fail, ok, type Result } from "@/core/shared/issue";
-import { backUp, hasContent } from "./backups";
+import { backUp, hasContent, removeDatabase, removeJournals, stampOf } from "./backups";
 import { ageOf, migratedUntil } from "./database";
-import { openedBy } from "./prepare";
+import { checkWhole, openedBy } from "./prepare";
 import { DatabaseTrouble, troubleOf } from "./trouble";
 
 const refused = (got: unknown, wanted: string) => fail({ code: "unknown", path: ["FILE"], got, wanted });
@@ -24,8 +24,7 @@ export async function restore(backup: string, file: string, now: Date): Promise<
   try {
     const source = new Database(backup, { readonly: true });
     try {
-      const [whole] = source.pragma("integrity_check(1)") as { integrity_check: string }[];
-      if (whole?.integrity_check !== "ok") throw new DatabaseTrouble("corrupt", backup);
+      checkWhole(source, backup);
       const until = migratedUntil(source, backup);
       if (until === 0) throw new DatabaseTrouble("not-ours", backup);
       if (ageOf(until) === "newer") throw new DatabaseTrouble("newer", backup);
@@ -36,7 +35,7 @@ export async function restore(backup: string, file: string, now: Date): Promise<
     }
     const before = existsSync(file) ? await setAside(file, now) : undefined;
     // A journal of what stood there would be read into what comes in its place.
-    for (const end of ["-wal", "-shm", "-journal"]) rmSync(file + end, { force: true });
+    removeJournals(file);
     renameSync(part, file);
     rmSync(`${file}.open`, { force: true });
     return ok({ before });
@@ -45,7 +44,7 @@ export async function restore(backup: string, file: string, now: Date): Promise<
     if (!trouble) throw error;
     return refused(backup, `a whole backup of Unisynth: ${trouble.sentences[0]}`);
   } finally {
-    for (const end of ["", "-wal", "-shm", "-journal"]) rmSync(part + end, { force: true });
+    removeDatabase(part);
   }
 }
 
@@ -58,7 +57,7 @@ async function setAside(file: string, now: Date): Promise<string> {
       connection.close();
     }
   } catch {
-    const aside = `${file}.${now.toISOString().replace(/[:.]/g, "-")}.damaged`;
+    const aside = `${file}.${stampOf(now)}.damaged`;
     for (const end of ["", "-wal"]) if (existsSync(file + end)) renameSync(file + end, aside + end);
     return aside;
   }

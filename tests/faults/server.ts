@@ -1,64 +1,11 @@
-import { spawn, spawnSync, type ChildProcess } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync } from "node:fs";
-import { createServer, type AddressInfo } from "node:net";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { readFileSync } from "node:fs";
+import { OwnServer } from "../own-server";
 
-/** A server on a database of its own, filled with the demo, to be killed, started again, and spoken to as a page does. */
-export class FaultyServer {
-  private readonly folder = mkdtempSync(join(tmpdir(), "unisynth-server-"));
-  readonly file = join(this.folder, "unisynth.db");
-  private running: ChildProcess | undefined;
-  private port = 0;
-  /** All that it said on standard error. */
-  said = "";
-
+/** A server with the demo that is spoken to as its pages do. */
+export class FaultyServer extends OwnServer {
   constructor() {
-    const seeded = spawnSync(process.execPath, ["scripts/run.mjs", "cli/seed.ts"], { env: this.env({}), encoding: "utf8" });
-    if (seeded.status !== 0) throw new Error(seeded.stderr);
-  }
-
-  get url(): string {
-    return `http://127.0.0.1:${this.port}`;
-  }
-
-  /** Whether its process is there. */
-  get isAlive(): boolean {
-    return this.running !== undefined && this.running.exitCode === null && this.running.signalCode === null;
-  }
-
-  async start(more: Readonly<Record<string, string>> = {}): Promise<void> {
-    this.port ||= await freePort();
-    const server = spawn(process.execPath, ["scripts/run.mjs", "cli/serve.ts", "--port", String(this.port)], {
-      env: this.env(more),
-      stdio: ["ignore", "ignore", "pipe"],
-    });
-    this.running = server;
-    server.stderr.on("data", (part) => (this.said += part));
-    for (let tries = 0; tries < 600; tries++) {
-      if (
-        await fetch(`${this.url}/icon.svg`).then(
-          () => true,
-          () => false,
-        )
-      )
-        return;
-      if (!this.isAlive) break;
-      await new Promise((wake) => setTimeout(wake, 50));
-    }
-    throw new Error(`the server does not start: ${this.said.slice(-500)}`);
-  }
-
-  async kill(): Promise<void> {
-    if (!this.isAlive) return;
-    const ended = new Promise((end) => this.running!.once("exit", end));
-    this.running!.kill("SIGKILL");
-    await ended;
-  }
-
-  async remove(): Promise<void> {
-    await this.kill();
-    rmSync(this.folder, { recursive: true, force: true });
+    super();
+    this.seed();
   }
 
   /** Calls an action as its page does; `body` as it is, right or not. Where it is asked to wait it waits, and asks again. */
@@ -83,19 +30,7 @@ export class FaultyServer {
     if (!line) throw new Error(`no answer of ${action}: ${text.slice(0, 200)}`);
     return JSON.parse(line.slice(2)) as T;
   }
-
-  private env(more: Readonly<Record<string, string>>): NodeJS.ProcessEnv {
-    return { ...process.env, UNISYNTH_DB: this.file, ...more };
-  }
 }
-
-const freePort = () =>
-  new Promise<number>((resolve) => {
-    const probe = createServer().listen(0, "127.0.0.1", () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => resolve(port));
-    });
-  });
 
 interface Manifest {
   readonly node: Readonly<Record<string, { readonly exportedName: string }>>;

@@ -1,6 +1,6 @@
 "use server";
 import { revalidatePath } from "next/cache";
-import { z } from "zod";
+import { id as Id } from "@/core/shared/fields";
 import { ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
@@ -17,7 +17,7 @@ export async function makeCode(): Promise<Result<{ code: string; until: number }
 
 /** Shuts a device out. Issues: that of its id; `failed`. */
 export async function revokeDevice(id: unknown): Promise<Result<{ id: string }>> {
-  const parsed = parseWith(z.string().min(1).max(80), id);
+  const parsed = parseWith(Id, id);
   if (!parsed.ok) return parsed;
   return outcome(() => {
     devices().revoke(parsed.value);

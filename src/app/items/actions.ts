@@ -11,13 +11,13 @@ import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
 import { newId } from "../new-id";
 import { outcome } from "../outcome";
+import { Revision } from "../revision";
 
 interface Saved {
   readonly id: string;
   readonly revision: number;
 }
 
-const Revision = z.int().min(1);
 const unknownItem = (id: unknown) => fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of an item" });
 
 /** Checks an item and writes its next revision; `from` is the one that the changes began from, 0 for a new item. */

@@ -2,9 +2,10 @@
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { equipmentNamed } from "@/core/item/check";
-import { kitchenIssues } from "@/core/kitchen/check";
+import { ownKitchenIssues } from "@/core/kitchen/check";
 import { kitchenAgain, plainKitchen } from "@/core/kitchen/plain";
 import { KitchenSchema } from "@/core/kitchen/schema";
+import { id as Id } from "@/core/shared/fields";
 import { fail, failWith, ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
@@ -12,9 +13,8 @@ import { itemRepository } from "@/db/items";
 import { kitchenRepository } from "@/db/kitchens";
 import { newId } from "../new-id";
 import { outcome } from "../outcome";
+import { Revision } from "../revision";
 
-const Id = z.string().min(1).max(80);
-const Revision = z.int().min(1);
 const unknownKitchen = (id: unknown) => fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of a kitchen" });
 
 /**
@@ -29,8 +29,8 @@ export async function saveKitchen(input: unknown, from: unknown): Promise<Result
   return outcome(() => {
     const db = database();
     const named = new Set(itemRepository(db).all({ archived: true }).flatMap(equipmentNamed));
-    const issues = kitchenIssues({ kitchen: parsed.value, named });
-    if (issues.length > 0) return failWith(issues.map((issue) => ({ ...issue, path: issue.path.slice(1) })));
+    const issues = ownKitchenIssues(parsed.value, named);
+    if (issues.length > 0) return failWith(issues);
     return kitchenRepository(db).save(parsed.value, { from: revision.value });
   });
 }

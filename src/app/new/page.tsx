@@ -11,7 +11,6 @@ import { withDatabase } from "../with-database";
 export default function Page() {
   const today = format(new Date(), "yyyy-MM-dd");
   return withDatabase((db) => {
-    const { counts } = gatheringRepository(db).page({ today, side: "coming", from: 0, most: 1 });
     return (
       <NewGathering
         items={itemRepository(db)
@@ -21,7 +20,7 @@ export default function Page() {
           .list()
           .readable.map(({ document }) => ({ id: document.id, name: document.name, line: kitchenLine(document) }))}
         today={today}
-        isFirst={counts.coming + counts.past + counts.away === 0}
+        isFirst={gatheringRepository(db).isEmpty()}
         create={createGathering}
         createKitchen={createKitchen}
       />

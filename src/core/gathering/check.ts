@@ -3,7 +3,9 @@ import { repeatedIds } from "../shared/repeated";
 import { sum } from "../shared/rounding";
 import { gatheringDate, planDays } from "./calendar";
 import type { Occasion } from "./occasion";
+import type { Item } from "../item/schema";
 import type { Gathering } from "./schema";
+import type { MadeAs } from "./served";
 
 /** More pieces in all than anybody makes at home, and than a plan is looked for. */
 export const MOST_PIECES = 4000;
@@ -17,27 +19,25 @@ export function gatheringIssues(request: Occasion): Issue[] {
   const issues: Issue[] = [];
   const byId = new Map(items.map((item) => [item.id, item]));
   const known = "the id of an item of the request";
-  const entry = (
-    recipe: string,
-    choices: Readonly<Record<string, string>>,
-    split: readonly { filling: string }[] | undefined,
-    path: (string | number)[],
-  ) => {
-    const item = byId.get(recipe);
-    if (!item) return issues.push({ code: "unknown", path: [...path, "recipe"], got: recipe, wanted: known });
+  const chosen = (item: Item, choices: Readonly<Record<string, string>>, path: (string | number)[]) => {
     for (const [school, option] of Object.entries(choices)) {
       const found = item.schools.find((s) => s.id === school);
-      if (!found)
-        issues.push({ code: "unknown", path: [...path, "choices", school], got: school, wanted: `a school of ${item.name}` });
+      if (!found) issues.push({ code: "unknown", path: [...path, school], got: school, wanted: `a school of ${item.name}` });
       else if (!found.options.some((o) => o.id === option))
         issues.push({
           code: "unknown",
-          path: [...path, "choices", school],
+          path: [...path, school],
           got: option,
           wanted: `one of ${found.options.map((o) => o.id).join(", ")}`,
         });
     }
+  };
+  const entry = (recipe: string, { choices, split }: MadeAs, path: (string | number)[]) => {
+    const item = byId.get(recipe);
+    if (!item) return issues.push({ code: "unknown", path: [...path, "recipe"], got: recipe, wanted: known });
+    chosen(item, choices, [...path, "choices"]);
     split?.forEach((part, i) => {
+      if (part.choices) chosen(item, part.choices, [...path, "split", i, "choices"]);
       if (part.filling !== "base" && !item.filling.variants?.some((v) => v.id === part.filling))
         issues.push({
           code: "unknown",
@@ -68,12 +68,12 @@ export function gatheringIssues(request: Occasion): Issue[] {
           wanted: "each item once in a wave",
         });
       seen.add(item.recipe);
-      entry(item.recipe, item.choices, item.split, [...path, "items", i]);
+      entry(item.recipe, item, [...path, "items", i]);
       splitSum(item.pieces, item.split, [...path, "items", i]);
     });
   });
   gathering.freezer.forEach((item, i) => {
-    entry(item.recipe, item.choices, item.split, ["gathering", "freezer", i]);
+    entry(item.recipe, item, ["gathering", "freezer", i]);
     splitSum(item.pieces, item.split, ["gathering", "freezer", i]);
   });
   gathering.doneAhead.forEach((ahead, i) => {

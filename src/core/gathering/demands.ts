@@ -7,7 +7,7 @@ import type { PlanDays } from "./calendar";
 import { OURS, type Catalogue } from "../ingredients/own";
 import type { ItemClaims } from "../item/claims";
 import { countWaves, type HeadcountAnswer } from "./headcount";
-import { servedIn, type ServedIn } from "./served";
+import { servedIn, variantsOf, type MadeAs, type ServedIn } from "./served";
 import type { Occasion } from "./occasion";
 import { throughStep, type ResolvedItem } from "../item/resolve";
 
@@ -52,34 +52,35 @@ export function demandsOf(
   const wants = new Map<string, Want[]>();
   const want = (recipe: string, entry: Want) => wants.set(recipe, [...(wants.get(recipe) ?? []), entry]);
 
+  const ahead = [...gathering.doneAhead, ...fromStock(gathering, served, items)];
+  const surplus: { recipe: string; entry: Want }[] = [];
   for (const wave of gathering.waves)
     for (const entry of wave.items) {
-      const { pieces } = headcount.counts.find((count) => count.wave === wave.id && count.recipe === entry.recipe)!;
-      for (const part of partsOf(pieces, entry.split))
-        want(entry.recipe, { for: wave.id, choices: entry.choices, ...part, by: days.minute(0, wave.time), freezer: false });
+      const { pieces, wanted } = headcount.counts.find((count) => count.wave === wave.id && count.recipe === entry.recipe)!;
+      const kept = entry.surplus === "freezer" ? Math.max(0, pieces - wanted) : 0;
+      for (const part of partsOf(pieces - kept, entry))
+        want(entry.recipe, { for: wave.id, ...part, by: days.minute(0, wave.time), freezer: false });
+      const [first] = partsOf(kept, { ...entry, split: undefined });
+      if (first)
+        surplus.push({ recipe: entry.recipe, entry: { ...first, for: "freezer", by: bagged(request, days), freezer: true } });
     }
   for (const entry of gathering.freezer)
-    for (const part of partsOf(entry.pieces, entry.split))
-      want(entry.recipe, {
-        for: "freezer",
-        choices: entry.choices,
-        ...part,
-        by: days.minute(entry.by.day, entry.by.time),
-        freezer: true,
-      });
+    for (const part of partsOf(Math.max(0, entry.pieces - (entry.onHand ?? 0)), entry))
+      want(entry.recipe, { for: "freezer", ...part, by: days.minute(entry.by.day, entry.by.time), freezer: true });
+  for (const { recipe, entry } of surplus) want(recipe, entry);
 
   const demands: Demand[] = [];
   for (const [recipe, list] of wants) {
     const item = items.get(recipe)!;
-    const ahead = gathering.doneAhead.filter((entry) => entry.recipe === recipe);
+    const done = ahead.filter((entry) => entry.recipe === recipe);
     let at = 0;
     for (const entry of list) {
       const end = at + entry.pieces;
       // What is done ahead covers the first pieces; where it ends inside a demand, the demand is cut there.
-      const cuts = ahead.map((a) => a.pieces ?? Infinity).filter((pieces) => pieces > at && pieces < end);
+      const cuts = done.map((a) => a.pieces ?? Infinity).filter((pieces) => pieces > at && pieces < end);
       for (const cut of [...cuts, end].sort((a, b) => a - b)) {
         if (cut <= at) continue;
-        demands.push(demandFor(item, entry, [at, cut], ahead, served));
+        demands.push(demandFor(item, entry, [at, cut], done, served));
         at = cut;
       }
     }
@@ -87,13 +88,36 @@ export function demandsOf(
   return { demands, headcount };
 }
 
-/** Pieces of each filling. A split is in proportion where the total was counted from the guests. */
-function partsOf(pieces: number, split: readonly { filling: string; pieces: number }[] | undefined) {
-  if (!split || split.length === 0) return pieces > 0 ? [{ filling: "base", pieces }] : [];
+/** When what is left over is in its bags, min: with what is frozen anyway, else when the last cook leaves. */
+function bagged({ gathering, kitchen }: Occasion, days: PlanDays): number {
+  const others = gathering.freezer.map(({ by }) => days.minute(by.day, by.time));
+  const ends = kitchen.cooks.flatMap((cook) => cook.hours.map((h) => days.minute(h.day, h.to)));
+  return Math.max(...(others.length > 0 ? others : ends), 0);
+}
+
+/** Frozen pieces beyond those that are to stay in the freezer: they are served, first of all, where they can be made from frozen. */
+function fromStock(
+  { freezer }: Occasion["gathering"],
+  served: ServedIn,
+  items: ReadonlyMap<string, Item>,
+): Occasion["gathering"]["doneAhead"] {
+  return freezer.flatMap(({ recipe, pieces, onHand = 0, choices }) => {
+    if (onHand <= pieces) return [];
+    const { steps } = served(items.get(recipe)!, choices, "base").resolved;
+    const last = steps.findLast((step) => step.path.includes("freezer") && (step.kind === "bag" || step.kind === "freeze"));
+    const canBe = steps.some((step) => step.path.includes("from-freezer"));
+    return last && canBe ? [{ recipe, pieces: onHand - pieces, through: last.id }] : [];
+  });
+}
+
+/** Pieces of each filling and way. A split is in proportion where the total was counted from the guests. */
+function partsOf(pieces: number, { choices, split }: MadeAs) {
+  const variants = variantsOf({ choices, split });
+  if (!split || split.length === 0) return pieces > 0 ? variants.map((variant) => ({ ...variant, pieces })) : [];
   const shares = split.map((part, i) => ({ id: String(i), weight: part.pieces, min: 0 }));
   const divided = apportion({ total: pieces, shares });
   if (!divided.ok) throw new Error("parts of at least one piece can always be divided in proportion");
-  return split.map((part, i) => ({ filling: part.filling, pieces: divided.value.counts[i] }));
+  return variants.map((variant, i) => ({ ...variant, pieces: divided.value.counts[i] })).filter((variant) => variant.pieces > 0);
 }
 
 function demandFor(item: Item, entry: Want, range: Range, ahead: Occasion["gathering"]["doneAhead"], served: ServedIn): Demand {

@@ -6,7 +6,10 @@ import type { Kitchen } from "../kitchen/schema";
 import { suits } from "../item/claims";
 import { OURS, type Catalogue } from "../ingredients/own";
 import { throughStep, type ResolvedItem } from "../item/resolve";
-import { servedIn } from "./served";
+import { sum } from "../shared/rounding";
+import { ratesIn } from "./appetite";
+import { batchOffers } from "./batch-rounding";
+import { servedIn, variantsOf } from "./served";
 
 /** Up to this much more than needed is made where that fills the last carrier, %. (A quarter is the most that is allowed.) */
 const MAX_EXTRA_PCT = 15;
@@ -18,6 +21,8 @@ export interface WaveCount {
   readonly recipe: string;
   /** From the guests, rounded up once; null where the host asked for a number. */
   readonly needed: number | null;
+  /** With what is made to spare, before it is rounded to anything. */
+  readonly wanted: number;
   readonly pieces: number;
   /** What the guests would eat of it at their rates, not rounded; also where the host asked for another number. */
   readonly fromGuests: number;
@@ -43,11 +48,14 @@ export function carrierUnit(resolved: ResolvedItem, kitchen: Kitchen, done: Read
   return last.equipment.some((e) => e.id === "oven") ? capacities.tray : (loadCapacity(last, capacities) ?? capacities.tray);
 }
 
-/** Pieces with the spare on top, on full carriers where those cost little; a quarter more than needed at the most. */
-function withSpare(needed: number, unit: number, sparePct: number): number {
-  const wanted = Math.ceil(needed * (1 + sparePct / 100) - 1e-9);
+/** Pieces with the spare on top; a quarter more than needed at the most. */
+const spared = (needed: number, sparePct: number): number =>
+  Math.max(needed, Math.min(Math.ceil(needed * (1 + sparePct / 100) - 1e-9), Math.floor(needed * 1.25)));
+
+/** What is wanted, on full carriers where those cost little; a quarter more than needed at the most. */
+function withSpare(needed: number, wanted: number, unit: number): number {
   const full = roundUpToCarrier(wanted, unit, MAX_EXTRA_PCT).pieces;
-  return full <= needed * 1.25 ? full : Math.max(needed, Math.min(wanted, Math.floor(needed * 1.25)));
+  return full <= needed * 1.25 ? full : wanted;
 }
 
 /**
@@ -67,31 +75,37 @@ export function countWaves(
   const unserved: { wave: string; guests: Guests }[] = [];
   const present = gathering.guests.filter((guests) => guests.count > 0);
   for (const wave of gathering.waves) {
-    const alone = wave.items.length === 1;
-    const entries = wave.items.map((entry) => {
+    const rates = ratesIn(
+      wave,
+      wave.items.map((entry) => items.get(entry.recipe)!),
+    );
+    const entries = wave.items.map((entry, i) => {
       const item = items.get(entry.recipe)!;
-      const fillings = entry.split?.map((part) => part.filling) ?? ["base"];
-      const made = fillings.map((filling) => served(item, entry.choices, filling));
+      const made = variantsOf(entry).map(({ choices, filling }) => served(item, choices, filling));
       const resolved = made.map((one) => one.resolved);
-      const rates = alone ? item.piecesPerGuestAlone : item.piecesPerGuest;
       const fits = (guests: Guests) => made.some(({ claims }) => suits(guests, claims));
       const ahead = gathering.doneAhead.filter((a) => a.recipe === entry.recipe && a.pieces === undefined);
       const done = new Set(ahead.flatMap((a) => [...throughStep(resolved[0].steps, a.through)]));
-      return { entry, resolved: resolved[0], rates, fits, unit: Math.max(1, carrierUnit(resolved[0], kitchen, done)) };
+      return {
+        entry,
+        rate: (guests: Guests) => rates(guests)[i],
+        fits,
+        unit: Math.max(1, carrierUnit(resolved[0], kitchen, done)),
+      };
     });
     for (const guests of present) if (!entries.some(({ fits }) => fits(guests))) unserved.push({ wave: wave.id, guests });
 
-    const base = entries.map(({ rates, fits }) => present.reduce((sum, g) => sum + (fits(g) ? g.count * rates[g.age] : 0), 0));
+    const base = entries.map(({ rate, fits }) => present.reduce((sum, g) => sum + (fits(g) ? g.count * rate(g) : 0), 0));
     const rounded = base.map((pieces, i) => roundUpToCarrier(Math.ceil(pieces - 1e-9), entries[i].unit, MAX_EXTRA_PCT).pieces);
     const room = entries.map(() => 0);
     let lost = 0;
     for (const guests of present) {
-      const all = entries.reduce((sum, { rates }) => sum + rates[guests.age], 0);
-      const eaten = entries.reduce((sum, { rates, fits }) => sum + (fits(guests) ? rates[guests.age] : 0), 0);
+      const all = entries.reduce((sum, { rate }) => sum + rate(guests), 0);
+      const eaten = entries.reduce((sum, { rate, fits }) => sum + (fits(guests) ? rate(guests) : 0), 0);
       if (eaten === 0 || eaten === all) continue;
       lost += guests.count * (all - eaten);
-      entries.forEach(({ rates, fits }, i) => {
-        if (fits(guests)) room[i] += guests.count * rates[guests.age] * (all / eaten - 1);
+      entries.forEach(({ rate, fits }, i) => {
+        if (fits(guests)) room[i] += guests.count * rate(guests) * (all / eaten - 1);
       });
     }
     const covered = rounded.reduce((sum, pieces, i) => sum + (room[i] > 0 ? Math.min(room[i], pieces - base[i]) : 0), 0);
@@ -113,27 +127,43 @@ export function countWaves(
       break;
     }
     entries.forEach(({ entry, unit }, i) => {
-      if (entry.pieces !== undefined) {
-        counts.push({
-          wave: wave.id,
-          recipe: entry.recipe,
-          needed: null,
-          pieces: entry.pieces,
-          fromGuests: base[i],
-          perCarrier: unit,
-        });
-        return;
+      const fromGuests = base[i] + given[i];
+      const needed = Math.ceil(fromGuests - 1e-9);
+      const wanted = spared(needed, gathering.sparePct ?? 0);
+      const same = { wave: wave.id, recipe: entry.recipe, perCarrier: unit, wanted };
+      if (entry.pieces !== undefined) counts.push({ ...same, needed: null, pieces: entry.pieces, fromGuests: base[i] });
+      else {
+        const isExact = entry.rounding !== undefined && entry.rounding !== "carriers";
+        const pieces = needed === 0 ? 0 : isExact ? wanted : withSpare(needed, wanted, unit);
+        counts.push({ ...same, needed, pieces, fromGuests });
       }
-      const needed = Math.ceil(base[i] + given[i] - 1e-9);
-      counts.push({
-        wave: wave.id,
-        recipe: entry.recipe,
-        needed,
-        pieces: needed === 0 ? 0 : withSpare(needed, unit, gathering.sparePct ?? 0),
-        fromGuests: base[i] + given[i],
-        perCarrier: unit,
-      });
     });
   }
-  return { counts, unserved, guests: present.reduce((sum, g) => sum + g.count, 0) };
+  return {
+    counts: inBatches(counts, gathering, items),
+    unserved,
+    guests: present.reduce((sum, g) => sum + g.count, 0),
+  };
 }
+
+/** Pieces that are made of each item in all: for the waves, and for the freezer beyond what is there. */
+const madeInAll = (counts: readonly WaveCount[], { freezer }: Pick<Gathering, "freezer">, recipe: string): number =>
+  sum(counts.filter((count) => count.recipe === recipe).map(({ pieces }) => pieces)) +
+  sum(freezer.filter((entry) => entry.recipe === recipe).map(({ pieces, onHand }) => pieces - (onHand ?? 0)));
+
+/** Raises what is made in half or whole batches of the recipe: all of an item together, in the entry that asks for it. */
+function inBatches(counts: WaveCount[], gathering: Gathering, items: ReadonlyMap<string, Item>): WaveCount[] {
+  for (const wave of gathering.waves)
+    for (const { recipe, rounding, pieces } of wave.items) {
+      if (pieces !== undefined || (rounding !== "half-batch" && rounding !== "whole-batch")) continue;
+      const offers = batchOffers(Math.max(0, madeInAll(counts, gathering, recipe)), items.get(recipe)!.base.pieces);
+      const { surplus } = rounding === "half-batch" ? offers.half : offers.whole;
+      counts = counts.map((count) =>
+        count.wave === wave.id && count.recipe === recipe ? { ...count, pieces: count.pieces + surplus } : count,
+      );
+    }
+  return counts;
+}
+
+/** How many come in all. */
+export const guestTotal = (gathering: Pick<Gathering, "guests">): number => sum(gathering.guests.map((group) => group.count));

@@ -1,21 +1,26 @@
 import { z } from "zod";
 import { clock, id } from "../shared/fields";
+import { readClock } from "../shared/typed";
 import type { Gathering } from "./schema";
 
-const guests = (who: string) =>
-  z
-    .int({ error: `a whole number of ${who} from 0 to 500` })
-    .min(0, { error: `a whole number of ${who} from 0 to 500` })
-    .max(500, { error: `a whole number of ${who} from 0 to 500` });
+const name = z.string().trim().min(1, { error: "a name" }).max(120, { error: "at most 120 letters" });
+/** yyyy-mm-dd */
+const date = z.iso.date({ error: "a day" });
+const guests = (who: string) => {
+  const error = `a whole number of ${who} from 0 to 500`;
+  return z.int({ error }).min(0, { error }).max(500, { error });
+};
 
 /** What a gathering begins with: who comes and when it is served, what there is, in whose kitchen. */
 export const FirstSchema = z
   .object({
-    name: z.string().trim().min(1, { error: "a name" }).max(120, { error: "at most 120 letters" }),
-    /** yyyy-mm-dd */
-    date: z.iso.date({ error: "a day" }),
-    /** Serving time, hh:mm. */
-    time: clock,
+    name,
+    date,
+    /** Serving time, as it is typed. */
+    time: z
+      .string()
+      .transform((text) => readClock(text) ?? text)
+      .pipe(clock),
     adults: guests("adults"),
     teens: guests("teenagers"),
     children: guests("children"),
@@ -46,6 +51,9 @@ export function firstGathering(id: string, { name, date, time, adults, teens, ch
     rules: [],
   };
 }
+
+/** The same gathering again: what it is called then, and when. */
+export const AgainSchema = z.object({ name, date });
 
 /**
  * The same gathering on another day: who comes, what there is and how. What was done ahead for the old day is not done for the

@@ -2,6 +2,7 @@ import type { DocumentKind } from "../shared/documents";
 import { z } from "zod";
 import { ALLERGENS, allergensCalled } from "../ingredients/allergen";
 import { DIETS } from "../ingredients/kinds";
+import { SKILLS } from "../process/hands";
 import { id, clock, day, line } from "../shared/fields";
 import { withInformative } from "../shared/known-keys";
 
@@ -16,10 +17,17 @@ const avoid = z.preprocess(
 ) as unknown as typeof allergens;
 
 const pieces = z.int().min(1).max(2000);
+/** Parts of one item that are filled or made otherwise; `choices` on top of the entry's own. */
 const split = z
-  .array(z.object({ filling: id, pieces }))
+  .array(z.object({ filling: id, pieces, choices: choices.optional() }))
   .max(20)
   .optional();
+
+/** To what the pieces of an entry are rounded up: full trays or loads, nothing, half or whole batches of the recipe. */
+export const ROUNDINGS = ["carriers", "exact", "half-batch", "whole-batch"] as const;
+export type Rounding = (typeof ROUNDINGS)[number];
+
+const hours = z.array(z.object({ day, from: clock, to: clock })).max(100);
 
 export const GatheringSchema = z.object({
   id,
@@ -44,6 +52,8 @@ export const GatheringSchema = z.object({
           age: z.enum(["adult", "teen", "child"]),
           diet: z.array(z.enum(DIETS, { error: `one of ${DIETS.join(", ")}` })).default([]),
           avoid,
+          /** What one of them eats, an adult being 1; without it what the item says for the age. */
+          appetite: z.number({ error: "a number from 0 to 5" }).min(0).max(5).optional(),
         }),
         ["note"],
       ),
@@ -57,7 +67,26 @@ export const GatheringSchema = z.object({
           id,
           name: z.string().trim().min(1, { error: "a name" }).max(80),
           time: clock,
-          items: z.array(withInformative(z.object({ recipe: id, pieces: pieces.optional(), choices, split }), ["why"])).max(100),
+          /** Pieces of all kinds together that one adult eats; without it what the items say. */
+          piecesAHead: z.number({ error: "a number from 0.1 to 60" }).min(0.1).max(60).optional(),
+          items: z
+            .array(
+              withInformative(
+                z.object({
+                  recipe: id,
+                  pieces: pieces.optional(),
+                  choices,
+                  split,
+                  /** Of what is eaten in the wave, %; what no item claims is shared by those without. */
+                  share: z.number({ error: "a number from 0 to 100" }).min(0).max(100).optional(),
+                  rounding: z.enum(ROUNDINGS).optional(),
+                  /** Where the pieces go that rounding adds. */
+                  surplus: z.enum(["table", "freezer"]).optional(),
+                }),
+                ["why"],
+              ),
+            )
+            .max(100),
         }),
         ["share", "note"],
       ),
@@ -69,7 +98,9 @@ export const GatheringSchema = z.object({
       withInformative(
         z.object({
           recipe: id,
-          pieces,
+          /** To have in the freezer afterwards, what is there already included. */
+          pieces: z.int().min(0).max(2000),
+          onHand: z.int({ error: "a whole number from 0 to 2000" }).min(0).max(2000).optional(),
           as: z.enum(["raw", "cooked"]).optional(),
           choices,
           split,
@@ -95,6 +126,24 @@ export const GatheringSchema = z.object({
     )
     .max(100)
     .default([]),
+  /** Who is there when, where it is not as usual in the kitchen; somebody whom the kitchen does not know has a name. */
+  attendance: z
+    .array(
+      z.object({
+        cook: id,
+        name: z.string().trim().min(1, { error: "a name" }).max(80).optional(),
+        skill: z.enum(SKILLS).optional(),
+        hours,
+        notFor: z.array(z.string().max(80)).max(100).optional(),
+      }),
+    )
+    .max(20)
+    .optional(),
+  /** Breaks of this gathering, in place of the kitchen's. */
+  breaks: z
+    .array(z.object({ day, from: clock, to: clock, why: line.optional() }))
+    .max(100)
+    .optional(),
   /** Made beyond what the guests eat, % of the pieces that follow from them. */
   sparePct: z.number().min(0).max(25).optional(),
   /** Doughs and fillings that are the same in several items are made in one and divided by weight. */

@@ -13,6 +13,15 @@ export interface Served {
   readonly claims: ItemClaims;
 }
 
+/** What an entry of a wave or the freezer says of how its pieces are made. */
+export type MadeAs = Pick<Gathering["freezer"][number], "choices" | "split">;
+
+/** The ways in which an entry is made: one, or one for each of its parts. */
+export const variantsOf = ({ choices, split }: MadeAs): { readonly choices: Choices; readonly filling: string }[] =>
+  split && split.length > 0
+    ? split.map((part) => ({ filling: part.filling, choices: { ...choices, ...part.choices } }))
+    : [{ choices, filling: "base" }];
+
 /** Finds what is said of an item under its options and with its filling in this gathering. */
 export type ServedIn = (item: Item, choices: Choices, filling: string) => Served;
 
@@ -42,7 +51,7 @@ export function servedIn(gathering: Gathering, items: ReadonlyMap<string, Item>,
   const all = [...gathering.waves.flatMap((wave) => wave.items), ...gathering.freezer].flatMap((entry) => {
     const item = items.get(entry.recipe);
     if (!item) return [];
-    return (entry.split?.map((part) => part.filling) ?? ["base"]).map((filling) => made(item, entry.choices, filling));
+    return variantsOf(entry).map(({ choices, filling }) => made(item, choices, filling));
   });
   const frying = [...new Set(all)].filter(({ resolved }) => isFried(resolved));
   return (item, choices, filling) => {
@@ -50,7 +59,7 @@ export function servedIn(gathering: Gathering, items: ReadonlyMap<string, Item>,
     if (!isFried(resolved)) return { resolved, own, claims: own };
     const rank = oilRank(item, own);
     const oil = frying
-      .filter((other) => other.resolved.item.id !== item.id || other.resolved.filling !== filling)
+      .filter((other) => other.resolved !== resolved)
       .filter((other) => oilRank(other.resolved.item, other.own) <= rank)
       // What waits for fresh oil meets only what waits for it as well.
       .filter((other) => !resolved.fryerRefill || other.resolved.fryerRefill !== undefined)

@@ -5,7 +5,6 @@ import { readDocument } from "../shared/documents";
 import { fail, failWith, ok, type Result } from "../shared/issue";
 import { parseWith } from "../shared/parse";
 import { itemIssues } from "./check";
-
 import { ItemSchema, type Item } from "./schema";
 import { ITEM_DOCUMENT } from "./versions";
 

@@ -8,7 +8,6 @@ import { readOvenTemperature, type OvenRead } from "../quantities/oven-text";
 import type { System } from "../quantities/unit-table";
 import { failWith, ok, type Issue, type Result } from "../shared/issue";
 import { sum } from "../shared/rounding";
-
 import { holdBackFor } from "./by-feel";
 
 /** Reads recipe lines; blank ones are passed over. */

@@ -16,7 +16,7 @@ const minutesOf = ({ day = 0, from, to }: Span): readonly [number, number] => [
 ];
 
 /** Stretches of time that end before they begin, or run into one another. */
-function spanIssues(spans: readonly Span[], path: Issue["path"], mayOverlap = false): Issue[] {
+export function spanIssues(spans: readonly Span[], path: Issue["path"], mayOverlap = false): Issue[] {
   const issues: Issue[] = [];
   spans.forEach((span, i) => {
     const [from, to] = minutesOf(span);
@@ -92,3 +92,7 @@ export function kitchenIssues({
   }
   return issues;
 }
+
+/** The same for a kitchen by itself: paths begin at the kitchen, not at a request. */
+export const ownKitchenIssues = (kitchen: Kitchen, named: ReadonlySet<string>): Issue[] =>
+  kitchenIssues({ kitchen, named }).map((issue) => ({ ...issue, path: issue.path.slice(1) }));

@@ -3,6 +3,7 @@ import { parseWith } from "../shared/parse";
 import { RequestSchema } from "./request";
 import { gatheringIssues } from "../gathering/check";
 import { equipmentNamed, itemIssues } from "../item/check";
+import { attendanceIssues, kitchenFor } from "../gathering/who-cooks";
 import { kitchenIssues } from "../kitchen/check";
 import type { Issue } from "../shared/issue";
 import type { PlanRequest } from "./request";
@@ -14,10 +15,11 @@ export function requestIssues(request: PlanRequest): Issue[] {
   return [...itemIssues(request), ...kitchenIssues({ kitchen, named }), ...gatheringIssues(request)];
 }
 
-/** Reads a request and checks what its fields say about each other. */
+/** Reads a request, with the cooks who are there on the day, and checks what its fields say about each other. */
 export function parseRequest(input: unknown): Result<PlanRequest> {
   const parsed = parseWith(RequestSchema, input);
   if (!parsed.ok) return parsed;
-  const issues: Issue[] = requestIssues(parsed.value);
-  return issues.length > 0 ? failWith(issues) : ok(parsed.value);
+  const request = { ...parsed.value, kitchen: kitchenFor(parsed.value.gathering, parsed.value.kitchen) };
+  const issues: Issue[] = [...attendanceIssues(request.gathering, parsed.value.kitchen), ...requestIssues(request)];
+  return issues.length > 0 ? failWith(issues) : ok(request);
 }

@@ -4,8 +4,8 @@ export type Appetite = "child" | "small" | "normal" | "large";
 export type Role = "snack" | "starter" | "buffet" | "mainWithSides" | "main";
 
 /** Share of a normal portion by appetite, and grams of a normal portion by role. Our own defaults; the log of leftovers corrects them. */
-const APPETITE: Readonly<Record<Appetite, number>> = { child: 0.5, small: 0.75, normal: 1, large: 1.4 };
-const PORTION_G: Readonly<Record<Role, number>> = { snack: 120, starter: 110, buffet: 220, mainWithSides: 240, main: 360 };
+export const APPETITE: Readonly<Record<Appetite, number>> = { child: 0.5, small: 0.75, normal: 1, large: 1.4 };
+export const PORTION_G: Readonly<Record<Role, number>> = { snack: 120, starter: 110, buffet: 220, mainWithSides: 240, main: 360 };
 
 /** Guests to whole pieces of one size: what is served, and what must be made with stock and freezer taken into account. */
 export function piecesForGuests(input: {

@@ -11,21 +11,20 @@ import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import Link from "next/link";
 import { memo } from "react";
-import { gatheringDate } from "@/core/gathering/calendar";
 import type { Item } from "@/core/item/schema";
 import { optionsOf } from "@/core/item/resolve";
 import { Banner } from "../kit/Banner";
-import { kitchenLine } from "../kitchen/kitchen-text";
 import { Monogram } from "../kit/Monogram";
 import { NumberField } from "../kit/NumberField";
 import { useDraft, usePlan } from "../plan/PlanProvider";
-import { kitchenOf, type Draft } from "../plan/plan-state";
+import type { Draft } from "../plan/plan-state";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { useDisplay } from "../kit/use-display";
 import { commonOf, coverage, demandRow, itemOrder, type DemandRow } from "./gathering.view-model";
 import { isProvisional } from "@/core/item/gaps";
 import { GuestsCard } from "./GuestsCard";
 import { issueAt } from "./issues";
+import { OccasionCard } from "./OccasionCard";
 
 type Wave = NonNullable<Draft["waves"]>[number];
 type Frozen = NonNullable<Draft["freezer"]>[number];
@@ -33,11 +32,10 @@ const NOTHING: readonly Frozen[] = [];
 
 /** Who, when and what; the pieces and weights fall out beside each choice. */
 export function GatheringView() {
-  const { change, source, checked } = usePlan();
+  const { change, source } = usePlan();
   const { draft } = useDraft();
   const waves = draft.waves ?? [];
   const frozen = draft.freezer ?? NOTHING;
-  const date = "relative" in draft.date ? gatheringDate(draft.date, source.today) : draft.date.on;
   return (
     <Box
       sx={{
@@ -48,42 +46,7 @@ export function GatheringView() {
       }}
     >
       <Box sx={{ display: "grid", gap: 2.5 }}>
-        <Paper component="section" aria-label="Name and day" sx={{ p: 2, display: "flex", flexWrap: "wrap", gap: 1.5 }}>
-          <TextField
-            label="Name"
-            value={draft.name}
-            onChange={(e) => change((d) => ({ ...d, name: e.target.value }))}
-            error={issueAt(checked, ["gathering", "name"], "Name") !== undefined}
-            helperText={issueAt(checked, ["gathering", "name"], "Name")}
-            sx={{ flex: "1 1 220px" }}
-          />
-          <TextField
-            label="Day"
-            type="date"
-            error={issueAt(checked, ["gathering", "date"], "Day") !== undefined}
-            helperText={issueAt(checked, ["gathering", "date"], "Day")}
-            slotProps={{ inputLabel: { shrink: true } }}
-            value={date}
-            onChange={(e) => change((d) => ({ ...d, date: { on: e.target.value } }))}
-          />
-          <TextField
-            select
-            label="Kitchen"
-            value={kitchenOf(draft, source).id}
-            onChange={(e) => change((d) => ({ ...d, kitchen: e.target.value }))}
-            sx={{ flex: "1 1 220px" }}
-          >
-            {source.kitchens.map((kitchen) => (
-              <MenuItem key={kitchen.id} value={kitchen.id}>
-                {kitchen.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          <Box sx={{ flexBasis: "100%", fontSize: "0.85rem", color: COLOUR.soft }}>
-            {kitchenLine(kitchenOf(draft, source))} ·{" "}
-            <Link href={`/kitchens/${encodeURIComponent(kitchenOf(draft, source).id)}`}>change this kitchen</Link>
-          </Box>
-        </Paper>
+        <OccasionCard />
         <GuestsCard />
         <CoverageCard />
       </Box>

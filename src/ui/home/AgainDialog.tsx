@@ -6,13 +6,9 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useForm, useWatch } from "react-hook-form";
-import { z } from "zod";
+import type { z } from "zod";
+import { AgainSchema } from "@/core/gathering/make";
 import { Field } from "../kit/Field";
-
-const AgainSchema = z.object({
-  name: z.string().trim().min(1, { error: "a name" }).max(120, { error: "at most 120 letters" }),
-  date: z.iso.date({ error: "a day" }),
-});
 
 /** The same gathering on another day: its name and when. */
 export function AgainDialog({

@@ -3,11 +3,11 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
+import { CardTitle } from "../kit/CardTitle";
 import { useAttempt } from "../kit/use-attempt";
 import { COLOUR } from "../theme/tokens";
 import { AgainDialog } from "./AgainDialog";
@@ -85,15 +85,7 @@ export function GatheringCards({ cards, side, putAway, remove, repeat }: Props) 
             <Typography variant="caption">{card.away}</Typography>
           </Box>
           <Box sx={{ minWidth: 0, overflowWrap: "anywhere" }}>
-            <Typography variant="h2" component="h2">
-              <Box
-                component={Link}
-                href={`/g/${encodeURIComponent(card.id)}`}
-                sx={{ color: "inherit", textDecoration: "none", "&::after": { content: '""', position: "absolute", inset: 0 } }}
-              >
-                {card.name}
-              </Box>
-            </Typography>
+            <CardTitle href={`/g/${encodeURIComponent(card.id)}`} name={card.name} />
             <Typography variant="body2" color="text.secondary">
               {card.line}
             </Typography>

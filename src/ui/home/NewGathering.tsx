@@ -16,10 +16,12 @@ import type { z } from "zod";
 import { daysBetween } from "@/core/gathering/calendar";
 import { FirstSchema, type First } from "@/core/gathering/make";
 import type { Result } from "@/core/shared/issue";
+import { readClock, readNumber } from "@/core/shared/typed";
 import { Banner } from "../kit/Banner";
 import { Field } from "../kit/Field";
 import { TopBar } from "../kit/TopBar";
 import { useAttempt } from "../kit/use-attempt";
+import { Main } from "../kit/Main";
 import { COLOUR } from "../theme/tokens";
 
 export interface Choice {
@@ -78,7 +80,7 @@ export function NewGathering({ items, kitchens, today, isFirst, create, createKi
   return (
     <>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 980, mx: "auto", px: { xs: 2, md: 4 }, py: 4 }}>
+      <Main sx={{ maxWidth: 980, mx: "auto", px: { xs: 2, md: 4 }, py: 4 }}>
         <Typography variant="h1">{isFirst ? "Your first gathering" : "A gathering"}</Typography>
         <Typography color="text.secondary" sx={{ mb: 3 }}>
           Three answers are enough for pieces, weights and a first timeline. Everything can be changed afterwards.
@@ -95,7 +97,13 @@ export function NewGathering({ items, kitchens, today, isFirst, create, createKi
                 sx={{ flex: "1 1 240px" }}
               />
               <Field label="Day" type="date" of={form.register("date")} problem={errors.date} value={date} />
-              <Field label="Served at" type="time" of={form.register("time")} problem={errors.time} value={time} />
+              <Field
+                label="Served at"
+                of={form.register("time")}
+                problem={errors.time}
+                value={time}
+                sx={{ width: errors.time ? 260 : 120 }}
+              />
             </Box>
             <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "flex-start", mt: 1.5 }}>
               {GUESTS.map(([field, label]) => (
@@ -103,7 +111,7 @@ export function NewGathering({ items, kitchens, today, isFirst, create, createKi
                   key={field}
                   label={label}
                   figures
-                  of={form.register(field, { valueAsNumber: true })}
+                  of={form.register(field, { setValueAs: (text) => readNumber(String(text)) ?? NaN })}
                   problem={errors[field]}
                   value={typed[field]}
                   sx={{ width: errors[field] ? 260 : 110 }}
@@ -111,7 +119,7 @@ export function NewGathering({ items, kitchens, today, isFirst, create, createKi
               ))}
               <Answer>
                 {heads === 1 ? "1 guest" : `${heads} guests`}
-                {date && `, ${whenText(today, date)} at ${time}`}
+                {date && `, ${whenText(today, date)} at ${readClock(time) ?? time}`}
               </Answer>
             </Box>
           </Question>
@@ -157,7 +165,7 @@ export function NewGathering({ items, kitchens, today, isFirst, create, createKi
             </Button>
           </div>
         </Box>
-      </Box>
+      </Main>
     </>
   );
 }

@@ -23,6 +23,7 @@ import { useDocument } from "../session/use-document";
 import type { Revised } from "../session/document-session";
 import { CupsSelect } from "../kit/CupsSelect";
 import { useDisplay } from "../kit/use-display";
+import { Main } from "../kit/Main";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { AsWritten } from "./AsWritten";
 import { BalanceCard } from "./BalanceCard";
@@ -90,7 +91,7 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
         <SavingState form={form} name="the item" />
       </TopBar>
       {conflict && <ConflictDialog key={conflict.theirs.revision} conflict={conflict} onResolve={form.resolve} />}
-      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5 }}>
+      <Main sx={{ px: { xs: 2, md: 4 }, py: 2.5 }}>
         <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap", mb: 1 }}>
           <Monogram name={item.name} tone={toneOf(place)} />
           <TextField
@@ -206,7 +207,7 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
             </Paper>
           </Box>
         </Box>
-      </Box>
+      </Main>
     </>
   );
 }

@@ -19,6 +19,7 @@ import { TopBar } from "../kit/TopBar";
 import { useAttempt } from "../kit/use-attempt";
 import { CupsSelect } from "../kit/CupsSelect";
 import { useDisplay } from "../kit/use-display";
+import { Main } from "../kit/Main";
 import { COLOUR } from "../theme/tokens";
 import { claimsOf } from "@/core/item/claims";
 import { isProvisional } from "@/core/item/gaps";
@@ -93,7 +94,7 @@ export function NewItem({ items, create }: Props) {
   return (
     <>
       <TopBar />
-      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5, maxWidth: 1100 }}>
+      <Main sx={{ px: { xs: 2, md: 4 }, py: 2.5, maxWidth: 1100 }}>
         <Typography variant="h1" gutterBottom>
           A recipe from paper
         </Typography>
@@ -220,7 +221,7 @@ export function NewItem({ items, create }: Props) {
             </Typography>
           </Box>
         </Paper>
-      </Box>
+      </Main>
     </>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
+import { readNumber } from "@/core/shared/typed";
 
 interface Props {
   readonly label: string;
@@ -16,7 +17,8 @@ interface Props {
   readonly late?: boolean;
 }
 
-const numberIn = (text: string): number | undefined => (text.trim() === "" ? undefined : Number(text));
+/** NaN for what is no number: the check says so at the field, and what is typed stays. */
+const numberIn = (text: string): number | undefined => (text.trim() === "" ? undefined : (readNumber(text) ?? NaN));
 
 /** A number that keeps what is typed, right or wrong; empty means "not given". */
 export function NumberField({ label, value, onChange, error, placeholder, width = 84, quiet, late }: Props) {
@@ -37,7 +39,7 @@ export function NumberField({ label, value, onChange, error, placeholder, width 
       }}
       onBlur={() => {
         if (late && typed !== undefined && numberIn(typed) !== value) onChange(numberIn(typed));
-        setTyped((text) => (text !== undefined && Number.isNaN(Number(text)) ? text : undefined));
+        setTyped((text) => (text !== undefined && Number.isNaN(numberIn(text)) ? text : undefined));
       }}
       error={error !== undefined}
       helperText={error}

@@ -11,6 +11,7 @@ import type { Cook, Kitchen } from "@/core/kitchen/schema";
 import { SKILL_FACTOR, SKILLS, type Skill } from "@/core/process/hands";
 import { lengthText, minutesOfClock } from "@/core/shared/clock";
 import { freshId } from "@/core/shared/fresh-id";
+import { ClockField } from "../kit/ClockField";
 import { COLOUR } from "../theme/tokens";
 
 type Hours = Cook["hours"][number];
@@ -114,9 +115,9 @@ export function CooksCard({ kitchen, change }: { kitchen: Kitchen; change: (edit
                     </MenuItem>
                   ))}
                 </TextField>
-                <Clock name={`${name}: from`} value={hours.from} onChange={(from) => setOne({ from })} />
+                <ClockField name={`${name}: from`} value={hours.from} onChange={(from) => setOne({ from })} />
                 to
-                <Clock name={`${name}: to`} value={hours.to} onChange={(to) => setOne({ to })} />
+                <ClockField name={`${name}: to`} value={hours.to} onChange={(to) => setOne({ to })} />
                 <IconButton
                   aria-label={`Remove ${name.toLowerCase()}`}
                   onClick={() =>
@@ -150,20 +151,5 @@ export function CooksCard({ kitchen, change }: { kitchen: Kitchen; change: (edit
         Another cook
       </Button>
     </Paper>
-  );
-}
-
-/** A time of day. */
-export function Clock({ name, value, onChange }: { name: string; value: string; onChange: (value: string) => void }) {
-  const isRight = minutesOfClock(value) !== undefined;
-  return (
-    <TextField
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-      error={!isRight}
-      helperText={isRight ? undefined : "a time, hh:mm"}
-      slotProps={{ htmlInput: { "aria-label": name, inputMode: "numeric", maxLength: 5 } }}
-      sx={{ width: 92 }}
-    />
   );
 }

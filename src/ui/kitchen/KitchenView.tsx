@@ -8,13 +8,14 @@ import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { equipmentNamed } from "@/core/item/check";
 import type { Item } from "@/core/item/schema";
-import { kitchenIssues } from "@/core/kitchen/check";
+import { ownKitchenIssues } from "@/core/kitchen/check";
 import { KitchenSchema, type Kitchen } from "@/core/kitchen/schema";
 import type { Issue, Result } from "@/core/shared/issue";
 import { issueText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";
 import { Banner } from "../kit/Banner";
 import { TopBar } from "../kit/TopBar";
+import { Main } from "../kit/Main";
 import { ConflictDialog } from "../session/ConflictDialog";
 import type { Revised } from "../session/document-session";
 import { SavingState } from "../session/SavingState";
@@ -33,8 +34,7 @@ interface Props {
 /** What is wrong with a kitchen as it stands, by field. */
 function issuesOf(kitchen: Kitchen, named: ReadonlySet<string>): readonly Issue[] {
   const parsed = parseWith(KitchenSchema, kitchen);
-  if (!parsed.ok) return parsed.issues;
-  return kitchenIssues({ kitchen: parsed.value, named }).map((issue) => ({ ...issue, path: issue.path.slice(1) }));
+  return parsed.ok ? ownKitchenIssues(parsed.value, named) : parsed.issues;
 }
 
 /** One kitchen: who cooks there, what there is and how much of an item it takes, how warm it is. */
@@ -65,7 +65,7 @@ export function KitchenView({ stored, items, save }: Props) {
         <SavingState form={form} name="the kitchen" />
       </TopBar>
       {conflict && <ConflictDialog key={conflict.theirs.revision} conflict={conflict} onResolve={form.resolve} />}
-      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 2.5 }}>
+      <Main sx={{ px: { xs: 2, md: 4 }, py: 2.5 }}>
         <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap", mb: 2 }}>
           <TextField
             value={kitchen.name}
@@ -147,7 +147,7 @@ export function KitchenView({ stored, items, save }: Props) {
             )}
           </Box>
         </Box>
-      </Box>
+      </Main>
     </>
   );
 }

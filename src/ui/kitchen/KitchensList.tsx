@@ -3,9 +3,9 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Result } from "@/core/shared/issue";
+import { CardTitle } from "../kit/CardTitle";
 import { TopBar } from "../kit/TopBar";
 import { Unreadable, type UnreadableRow } from "../kit/Unreadable";
 import { useAttempt } from "../kit/use-attempt";
@@ -80,19 +80,7 @@ export function KitchensList({ cards, unreadable, create, archive }: Props) {
                 }}
               >
                 <Box sx={{ flex: "1 1 320px", minWidth: 0, overflowWrap: "anywhere" }}>
-                  <Typography variant="h2">
-                    <Box
-                      component={Link}
-                      href={`/kitchens/${encodeURIComponent(card.id)}`}
-                      sx={{
-                        color: "inherit",
-                        textDecoration: "none",
-                        "&::after": { content: '""', position: "absolute", inset: 0 },
-                      }}
-                    >
-                      {card.name}
-                    </Box>
-                  </Typography>
+                  <CardTitle href={`/kitchens/${encodeURIComponent(card.id)}`} name={card.name} />
                   <Typography variant="body2">{card.line}</Typography>
                   <Typography variant="body2" color="text.secondary">
                     {card.isAway ? "put away; " : ""}

@@ -6,8 +6,8 @@ import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import type { Kitchen } from "@/core/kitchen/schema";
+import { ClockField } from "../kit/ClockField";
 import { NumberField } from "../kit/NumberField";
-import { Clock } from "./CooksCard";
 import { RoomCurve } from "./RoomCurve";
 
 type Band = Kitchen["roomC"][number];
@@ -50,9 +50,9 @@ export function RoomCard({ kitchen, change }: { kitchen: Kitchen; change: (edit:
         const setOne = (edit: Partial<Band>) => set(roomC.map((one, i) => (i === b ? { ...one, ...edit } : one)));
         return (
           <Box key={b} sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
-            <Clock name={`Room ${b + 1}: from`} value={band.from} onChange={(from) => setOne({ from })} />
+            <ClockField name={`Room ${b + 1}: from`} value={band.from} onChange={(from) => setOne({ from })} />
             to
-            <Clock name={`Room ${b + 1}: to`} value={band.to} onChange={(to) => setOne({ to })} />
+            <ClockField name={`Room ${b + 1}: to`} value={band.to} onChange={(to) => setOne({ to })} />
             <NumberField quiet label={`Room ${b + 1}, °C`} value={band.c} onChange={(c) => setOne({ c: c ?? NaN })} width={72} />
             °C
             {roomC.length > 1 && (

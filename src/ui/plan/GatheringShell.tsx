@@ -8,15 +8,16 @@ import { usePathname } from "next/navigation";
 import { memo, type ReactNode } from "react";
 import { isProvisional } from "@/core/item/gaps";
 import { lengthText } from "@/core/shared/clock";
+import { guestTotal } from "@/core/gathering/headcount";
 import { issueText } from "@/core/shared/issue-text";
 import { Banner } from "../kit/Banner";
 import { DisplayMenu } from "../kit/DisplayMenu";
 import { Tab } from "../kit/Tab";
+import { Main } from "../kit/Main";
 import { ConflictDialog } from "../session/ConflictDialog";
 import { SavingState } from "../session/SavingState";
 import { COLOUR } from "../theme/tokens";
 import { usePlanDisplay } from "./use-plan-display";
-import { guestTotal } from "./plan-state";
 import { dateText, momentText, summarise } from "./plan-summary";
 import type { Work } from "./plan-session";
 import { useDraft, usePlan } from "./PlanProvider";
@@ -85,9 +86,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
       </Box>
       {conflict && <ConflictDialog key={conflict.theirs.revision} conflict={conflict} onResolve={resolve} />}
       <AnswerStrip />
-      <Box component="main" sx={{ flex: 1, px: { xs: 2, md: 4 }, pb: 4, minWidth: 0 }}>
-        {children}
-      </Box>
+      <Main sx={{ flex: 1, px: { xs: 2, md: 4 }, pb: 4, minWidth: 0 }}>{children}</Main>
     </Box>
   );
 }

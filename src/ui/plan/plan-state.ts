@@ -6,7 +6,7 @@ import { quantitiesOf, type Quantities } from "@/core/plan/quantities";
 import type { OwnIngredient } from "@/core/ingredients/own";
 import type { Item } from "@/core/item/schema";
 import type { PlanRequest } from "@/core/plan/request";
-import { GatheringSchema, type Gathering, type GatheringInput } from "@/core/gathering/schema";
+import { GatheringSchema, type GatheringInput } from "@/core/gathering/schema";
 import type { Kitchen } from "@/core/kitchen/schema";
 
 /** Most seconds a plan is looked for and improved in the browser. */
@@ -93,5 +93,3 @@ function pastWaves({ gathering, today }: PlanRequest, { now }: Source): Issue[] 
 /** What a plan depends on, as a text to compare: the same text, the same plan. */
 export const planKey = (request: Pick<PlanRequest, "today" | "gathering" | "kitchen" | "items">): string =>
   JSON.stringify([gatheringDate(request.gathering.date, request.today), request.gathering, request.kitchen, request.items]);
-
-export const guestTotal = (gathering: Pick<Gathering, "guests">): number => gathering.guests.reduce((sum, g) => sum + g.count, 0);

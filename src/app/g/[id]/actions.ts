@@ -1,5 +1,4 @@
 "use server";
-import { z } from "zod";
 import { PantrySchema } from "@/core/batching/shopping-list";
 import { GatheringSchema } from "@/core/gathering/schema";
 import { fail, ok, type Result } from "@/core/shared/issue";
@@ -8,10 +7,9 @@ import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
 import { pantryRepository } from "@/db/pantry";
 import { outcome } from "../../outcome";
+import { Revision } from "../../revision";
 import { keepPlan } from "./keep-plan";
 import { pieces, PieceSchema } from "./pieces";
-
-const Revision = z.int().min(1);
 
 /**
  * Saves a gathering as it stands in the form, on from the revision that the form began with. Issues: those of its schema;
