@@ -145,9 +145,9 @@ test("a step says why it is not at another time, and one change at a time is tri
   await expect(late.getByText(/Lunch .* late/)).toBeVisible();
   await expect(late.getByRole("listitem").first()).toContainText(/\d\d:\d\d → \d\d:\d\d/);
   await page.getByRole("button", { name: "Try one change at a time" }).click();
-  const helps = page.getByRole("region", { name: "What would help" });
+  const helps = page.getByRole("region", { name: "What would help?" });
   await expect(helps.getByText(/still to try/)).toBeVisible();
-  await expect(helps.getByText("serving 15 min later")).toBeVisible({ timeout: 60_000 });
+  await expect(helps.getByText("serving 20 min later")).toBeVisible({ timeout: 60_000 });
 });
 
 test("a plan that is kept can be searched on, unless it is known to be the best", async ({ page }) => {

@@ -76,15 +76,26 @@ export function gatheringIssues(request: Occasion): Issue[] {
     entry(item.recipe, item, ["gathering", "freezer", i]);
     splitSum(item.pieces, item.split, ["gathering", "freezer", i]);
   });
-  gathering.doneAhead.forEach((ahead, i) => {
+  const through = (list: "doneAhead" | "ahead", ahead: { recipe: string; through: string }, i: number) => {
     const item = byId.get(ahead.recipe);
-    if (!item) issues.push({ code: "unknown", path: ["gathering", "doneAhead", i, "recipe"], got: ahead.recipe, wanted: known });
+    if (!item) issues.push({ code: "unknown", path: ["gathering", list, i, "recipe"], got: ahead.recipe, wanted: known });
     else if (!item.steps.some((step) => step.id === ahead.through))
       issues.push({
         code: "unknown",
-        path: ["gathering", "doneAhead", i, "through"],
+        path: ["gathering", list, i, "through"],
         got: ahead.through,
         wanted: `a step of ${item.name}`,
+      });
+  };
+  gathering.doneAhead.forEach((ahead, i) => through("doneAhead", ahead, i));
+  gathering.ahead?.forEach((ahead, i) => {
+    through("ahead", ahead, i);
+    if (!request.kitchen.cooks.some((cook) => cook.hours.some((hours) => hours.day === ahead.day)))
+      issues.push({
+        code: "inconsistent",
+        path: ["gathering", "ahead", i, "day"],
+        got: ahead.day,
+        wanted: "a day on which somebody cooks",
       });
   });
   const steps = new Set(items.flatMap((item) => item.steps.map((step) => step.id)));

@@ -1,7 +1,7 @@
 import { roundUpToCarrier } from "../quantities/round-up";
 import { capacitiesOf, loadCapacity } from "../kitchen/capacity";
 import type { Item } from "../item/schema";
-import type { Gathering, Guests } from "./schema";
+import { ROUNDINGS, type Gathering, type Guests, type Rounding } from "./schema";
 import type { Kitchen } from "../kitchen/schema";
 import { suits } from "../item/claims";
 import { OURS, type Catalogue } from "../ingredients/own";
@@ -164,6 +164,38 @@ function inBatches(counts: WaveCount[], gathering: Gathering, items: ReadonlyMap
     }
   return counts;
 }
+
+/** What rounding an entry one way comes to. */
+export interface RoundingOffer {
+  readonly rounding: Rounding;
+  readonly pieces: number;
+  /** Times the item's recipe, all that is made of it together. */
+  readonly factor: number;
+  /** Pieces beyond what is wanted. */
+  readonly surplus: number;
+}
+
+/** Each way of rounding an item of a wave, with what it comes to; as if no number had been asked for. */
+export const roundingOffers = (
+  gathering: Gathering,
+  items: ReadonlyMap<string, Item>,
+  kitchen: Kitchen,
+  wave: string,
+  recipe: string,
+  catalogue: Catalogue = OURS,
+): RoundingOffer[] =>
+  ROUNDINGS.map((rounding) => {
+    const waves = gathering.waves.map((one) => ({
+      ...one,
+      items: one.items.map((entry) =>
+        one.id === wave && entry.recipe === recipe ? { ...entry, rounding, pieces: undefined } : entry,
+      ),
+    }));
+    const { counts } = countWaves({ ...gathering, waves }, items, kitchen, catalogue);
+    const own = counts.find((count) => count.wave === wave && count.recipe === recipe)!;
+    const factor = madeInAll(counts, gathering, recipe) / items.get(recipe)!.base.pieces;
+    return { rounding, pieces: own.pieces, factor, surplus: Math.max(0, own.pieces - own.wanted) };
+  });
 
 /** How many come in all. */
 export const guestTotal = (gathering: Pick<Gathering, "guests">): number => sum(gathering.guests.map((group) => group.count));

@@ -2,6 +2,7 @@ import type { DocumentKind } from "../shared/documents";
 import { z } from "zod";
 import { ALLERGENS, allergensCalled } from "../ingredients/allergen";
 import { DIETS } from "../ingredients/kinds";
+import { EQUIPMENT_COUNTS } from "../kitchen/counts";
 import { SKILLS } from "../process/hands";
 import { id, clock, day, line } from "../shared/fields";
 import { withInformative } from "../shared/known-keys";
@@ -142,6 +143,13 @@ export const GatheringSchema = z.object({
   /** Breaks of this gathering, in place of the kitchen's. */
   breaks: z
     .array(z.object({ day, from: clock, to: clock, why: line.optional() }))
+    .max(100)
+    .optional(),
+  /** How many there are of a piece of equipment this time, where it is not as many as the kitchen has; see `EQUIPMENT_COUNTS`. */
+  equipment: z.partialRecord(z.enum(EQUIPMENT_COUNTS), z.int().min(0).max(500)).optional(),
+  /** Work that has a day of its own before the gathering: all steps of an item through this one. */
+  ahead: z
+    .array(z.object({ recipe: id, through: id, day }))
     .max(100)
     .optional(),
   /** Made beyond what the guests eat, % of the pieces that follow from them. */

@@ -1,17 +1,18 @@
 import type { Issue } from "../shared/issue";
 import { repeatedIds } from "../shared/repeated";
 import { spanIssues } from "../kitchen/check";
+import { withCounts } from "../kitchen/counts";
 import type { Cook, Kitchen } from "../kitchen/schema";
 import type { Gathering } from "./schema";
 
-type Attendance = Pick<Gathering, "attendance" | "breaks">;
+type Attendance = Pick<Gathering, "attendance" | "breaks" | "equipment">;
 
 /**
- * The kitchen as it is for a gathering: its cooks with the hours they have then, those who come only then, and the breaks of
- * that day. Asked again of its own answer it says the same.
+ * The kitchen as it is for a gathering: its cooks with the hours they have then, those who come only then, the breaks of that day
+ * and what is borrowed for it. Asked again of its own answer it says the same.
  */
-export function kitchenFor({ attendance = [], breaks }: Attendance, kitchen: Kitchen): Kitchen {
-  if (attendance.length === 0 && !breaks) return kitchen;
+export function kitchenFor({ attendance = [], breaks, equipment = {} }: Attendance, kitchen: Kitchen): Kitchen {
+  if (attendance.length === 0 && !breaks && Object.keys(equipment).length === 0) return kitchen;
   const there = kitchen.cooks.map((cook): Cook => {
     const { name, skill, hours, notFor } = attendance.find((entry) => entry.cook === cook.id) ?? {};
     return { ...cook, ...(name && { name }), ...(skill && { skill }), ...(hours && { hours }), ...(notFor && { notFor }) };
@@ -25,7 +26,7 @@ export function kitchenFor({ attendance = [], breaks }: Attendance, kitchen: Kit
       hours,
       notFor: notFor ?? [],
     }));
-  return { ...kitchen, cooks: [...there, ...more], ...(breaks && { breaks }) };
+  return { ...withCounts(kitchen, equipment), cooks: [...there, ...more], ...(breaks && { breaks }) };
 }
 
 /** What attendance says that does not fit. Issues: `missing` (the name of a cook whom the kitchen does not know), `inconsistent` (hours that overlap or end before they begin, a cook twice). */

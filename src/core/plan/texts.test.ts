@@ -2,7 +2,7 @@ import { STEP_KINDS } from "../item/step";
 import { obstacleText, refusalTexts, noteText } from "./reason-text";
 import type { Plan, TaskInfo } from "./schema";
 import { planTaskText, taskText, VERB } from "./task-text";
-import { changeText } from "./what-if-text";
+import { changeText } from "./change-text";
 
 const nameOf = (id: string) => ({ bun: "Plum buns", pie: "Leek pies" })[id] ?? id;
 const fahrenheit = (celsius: number) => `${(celsius * 9) / 5 + 32} °F`;
@@ -102,11 +102,11 @@ describe("what makes a day impossible", () => {
 });
 
 test.each([
-  [{ code: "one-more" as const, equipment: "hob" }, "one more hob ring"],
-  [{ code: "one-more" as const, equipment: "wok" }, "one more wok"],
-  [{ code: "helper" as const, from: "17:00", to: "18:00" }, "a second pair of hands from 5 pm to 6 pm"],
+  [{ code: "one-more" as const, equipment: "hob", count: 5 }, "one more hob ring"],
+  [{ code: "one-more" as const, equipment: "wok", count: 2 }, "one more wok"],
+  [{ code: "helper" as const, from: "17:00", to: "18:00" }, "a pair of hands more from 5 pm to 6 pm"],
   [{ code: "together" as const, part: "dough" as const, items: ["A", "B"], apart: true }, "the dough of A and B made apart"],
-  [{ code: "filling-ahead" as const, item: "Leek pies" }, "the filling of Leek pies done the day before"],
+  [{ code: "ahead" as const, item: "Leek pies", part: "filling" as const }, "the filling of Leek pies done the day before"],
   [{ code: "later" as const, minutes: 15 }, "serving 15 min later"],
 ])("a change in words, case %#", (kind, text) =>
   expect(changeText(kind, (time) => `${Number(time.slice(0, 2)) - 12} pm`)).toBe(text),

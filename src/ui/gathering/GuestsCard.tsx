@@ -8,6 +8,7 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { useState } from "react";
+import { weightOf } from "@/core/gathering/appetite";
 import { ALLERGENS } from "@/core/ingredients/allergen";
 import { DIETS, type Diet } from "@/core/ingredients/kinds";
 import { NumberField } from "../kit/NumberField";
@@ -21,7 +22,7 @@ type GuestGroup = NonNullable<Draft["guests"]>[number];
 
 const AGES = [
   { value: "adult", label: "Adults" },
-  { value: "teen", label: "Teenagers" },
+  { value: "teen", label: "Teens" },
   { value: "child", label: "Children" },
 ] as const;
 
@@ -93,7 +94,7 @@ export function GuestsCard() {
               value={group.count}
               onChange={(count) => set(index, { count: count ?? NaN })}
               error={issue}
-              width={58}
+              width={52}
               quiet
             />
             <TextField
@@ -101,7 +102,7 @@ export function GuestsCard() {
               value={group.age}
               onChange={(e) => set(index, { age: e.target.value as GuestGroup["age"] })}
               slotProps={{ htmlInput: { "aria-label": `Age of group ${index + 1}` } }}
-              sx={{ width: 114 }}
+              sx={{ width: 106 }}
             >
               {AGES.map(({ value, label }) => (
                 <MenuItem key={value} value={value}>
@@ -109,6 +110,15 @@ export function GuestsCard() {
                 </MenuItem>
               ))}
             </TextField>
+            <NumberField
+              label={`Appetite of group ${index + 1}, an adult being 1`}
+              value={group.appetite}
+              onChange={(appetite) => set(index, { appetite })}
+              placeholder={`× ${weightOf(group)}`}
+              error={issueAt(checked, ["gathering", "guests", index, "appetite"], "Appetite")}
+              width={52}
+              quiet
+            />
             <Several
               label={`Diet of group ${index + 1}`}
               of={DIETS}
@@ -174,7 +184,7 @@ function Several<T extends string>({
           renderValue: (value) => ((value as T[]).length > 0 ? text(value as T[]) : none),
         },
       }}
-      sx={{ width: 116 }}
+      sx={{ width: 122 }}
     >
       {of.map((one) => (
         <MenuItem key={one} value={one}>

@@ -11,7 +11,8 @@ import { carrierText } from "@/core/plan/task-text";
 /** What one item of a wave or of the freezer comes to. */
 export interface DemandRow {
   readonly pieces: number;
-  readonly needed: number | null;
+  /** From the guests, with the spare, before rounding; null where a number was asked for. */
+  readonly wanted: number | null;
   readonly doughG: number;
   readonly fillingG: number;
   /** "1 oven load · 3 trays", or what is done ahead. */
@@ -32,16 +33,17 @@ export function demandRow(q: Quantities, target: string, recipe: string): Demand
   if (own.length === 0) return undefined;
   const pieces = own.reduce((sum, count) => sum + count.pieces, 0);
   const all = q.pieces.filter((count) => count.item === recipe).reduce((sum, count) => sum + count.pieces, 0);
+  const count = q.headcount.counts.find((c) => c.wave === target && c.recipe === recipe);
   const weighed = (part: string) =>
     q.batches.filter((b) => b.item === recipe && b.part === part).reduce((sum, b) => sum + b.totalG, 0);
   return {
     pieces,
-    needed: q.headcount.counts.find((count) => count.wave === target && count.recipe === recipe)?.needed ?? null,
+    wanted: count && count.needed !== null ? count.wanted : null,
     doughG: (weighed("dough") * pieces) / all,
     fillingG: (weighed("filling") * pieces) / all,
     loads: loadsText(q, target, recipe),
     feeds: feedsOf(q, target, recipe, pieces),
-    perCarrier: q.headcount.counts.find((c) => c.wave === target && c.recipe === recipe)?.perCarrier ?? 1,
+    perCarrier: count?.perCarrier ?? 1,
     claims: [
       ...new Set(
         q.demands

@@ -21,6 +21,7 @@ import { usePlanDisplay } from "./use-plan-display";
 import { dateText, momentText, summarise } from "./plan-summary";
 import type { Work } from "./plan-session";
 import { useDraft, usePlan } from "./PlanProvider";
+import { WaysOut } from "./WaysOut";
 
 const VIEWS = [
   { path: "", name: "Gathering" },
@@ -95,7 +96,7 @@ const whenText = (date: string, kitchen: string): string => `${dateText(date)} Â
 
 /** What the day comes to, before any detail: when it begins, how the hands are used, when it is served; and a plain no. */
 const AnswerStrip = memo(function AnswerStrip() {
-  const { good, stale, work, checked, notKept, goesOn, goOn, keepAgain, source } = usePlan();
+  const { good, latest, stale, work, checked, notKept, goesOn, goOn, keepAgain, source } = usePlan();
   const shown = usePlanDisplay(good?.plan);
   const { clock } = shown;
   const refused = usePlanDisplay(work.kind === "refused" ? work.plan : undefined);
@@ -150,6 +151,7 @@ const AnswerStrip = memo(function AnswerStrip() {
           {good && <div>The plan shown is the last one that works{guestsOf(good.request.gathering)}.</div>}
         </Banner>
       )}
+      {latest && <WaysOut title="Ways out" request={latest.request} base={undefined} closed={work.kind !== "refused"} />}
       {work.kind === "failed" && (
         <Banner kind="refused" role="alert" title="The planner broke down">
           {issueText(work.issue, "Looking for a timetable")}. Nothing you typed is lost.

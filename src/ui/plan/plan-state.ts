@@ -47,6 +47,7 @@ export const kitchenOf = (draft: Pick<Draft, "kitchen">, { kitchens }: Pick<Sour
 export function requestOf(draft: Draft, { items, kitchens, own, today, zone, now }: Source) {
   const wanted = named(draft);
   const doneAhead = (draft.doneAhead ?? []).filter((a) => wanted.has(a.recipe));
+  const ahead = draft.ahead?.filter((a) => wanted.has(a.recipe));
   const used = items.filter((item) => wanted.has(item.id));
   // A rule stays when an item goes, for the steps of the others; it comes back to its own when the item does.
   const steps = new Set(used.flatMap((item) => item.steps.map((step) => step.id)));
@@ -59,7 +60,7 @@ export function requestOf(draft: Draft, { items, kitchens, own, today, zone, now
     items: used.length > 0 ? used : items.slice(0, 1),
     kitchen: kitchenOf(draft, { kitchens }),
     ...(own && own.length > 0 && { own: [...own] }),
-    gathering: { ...draft, doneAhead, ...(rules && { rules }) },
+    gathering: { ...draft, doneAhead, ...(ahead && { ahead }), ...(rules && { rules }) },
     solve: { seconds: PLAN_SECONDS, seed: 1 },
   };
 }

@@ -2,6 +2,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ButtonGroup from "@mui/material/ButtonGroup";
+import Paper from "@mui/material/Paper";
 import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from "react";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { Empty } from "../kit/Empty";
@@ -11,10 +12,10 @@ import { usePlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
 import { Axis, Folds, TargetLines } from "./Axis";
 import { BLOCK_STYLES, LaneRow, Swatch } from "./LaneRow";
+import { WaysOut } from "../plan/WaysOut";
 import { timeScale } from "./scale";
 import { StepPanel } from "./StepPanel";
 import { timelineModel } from "./timeline.view-model";
-import { WhatHelps } from "./WhatHelps";
 import { bottleneckText, planHolds } from "./why";
 
 const LABEL_WIDTH = 124;
@@ -57,7 +58,6 @@ export function TimelineView() {
               ? "What stands in the way is said above. Change the gathering and a new plan is looked for at once."
               : "The first plan appears here as soon as it is found."}
         </Empty>
-        {work.kind === "refused" && latest && <WhatHelps key="none" request={latest.request} base={undefined} />}
       </div>
     );
   }
@@ -129,7 +129,9 @@ export function TimelineView() {
             ))}
           </Box>
         </Box>
-        <WhatHelps request={good.request} base={good.plan} />
+        <Paper sx={{ p: 1.5, mt: 2 }}>
+          <WaysOut title="What would help?" request={good.request} base={good.plan} />
+        </Paper>
       </Box>
       {chosen && (
         <StepPanel

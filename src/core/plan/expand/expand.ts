@@ -10,6 +10,7 @@ import { COST } from "./costs";
 import { oilOrder } from "./oil";
 import { notBefore, tooLate, type OfTask } from "./from-now";
 import { linkWorks } from "./precedences";
+import { onOwnDay } from "./own-day";
 import { chamberResources, poolResources } from "./resources";
 import { loosened, windowsOf } from "./rest-windows";
 import { stepsHere } from "./steps-here";
@@ -44,11 +45,12 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
 
   const always = windowsOf(works, kitchen, days.clockChanges, () => [0, horizon]);
   const now = minuteNow(days, request);
+  const inTime = (tasks: readonly TaskInput[]) => notBefore(onOwnDay(tasks, works, request.gathering.ahead ?? [], days), now);
   const loose = builder.build(loosened(works, always));
-  const spans = timeSpans({ format: "unisynth-problem/1", horizon, resources: [], tasks: notBefore(loose.tasks, now).map(bare) });
+  const spans = timeSpans({ format: "unisynth-problem/1", horizon, resources: [], tasks: inTime(loose.tasks).map(bare) });
   const exact = windowsOf(works, kitchen, days.clockChanges, (work) => spans.get(work.id) ?? [0, horizon]);
   const { tasks: built, poolUses, readyAfter } = builder.build(exact);
-  const tasks = notBefore([...built, ...oil.changes(works, built)], now);
+  const tasks = inTime([...built, ...oil.changes(works, built)]);
 
   const { info, steps, obstacles } = builder;
   for (const wait of linked.waits) info.set(wait.id, waitInfo(wait));

@@ -1,0 +1,117 @@
+import { sum } from "../shared/rounding";
+import { chamberIds } from "../kitchen/equipment";
+import type { PlanRequest } from "./request";
+import type { Quantities } from "./quantities";
+import type { Plan } from "./schema";
+
+/** What a plan takes of one piece of equipment. */
+export interface Taken {
+  /** As the plan's problem names it. */
+  readonly resource: string;
+  /** Minutes in which something is in it or on it. */
+  readonly busyMin: number;
+  /** Most that is taken at once, of how many there are. */
+  readonly most: number;
+  readonly capacity: number;
+  /** Minute of the plan from which the most is taken. */
+  readonly at: number;
+}
+
+/** What each piece of equipment of a plan is taken for, in the order of the problem; hands are not equipment. */
+export function takenOf({ problem, solution, day }: Plan): Taken[] {
+  const cooks = new Set(day.cooks.map((cook) => cook.id));
+  const placed = new Map(solution.tasks.map((task) => [task.id, task]));
+  const events = new Map<string, { at: number; amount: number }[]>();
+  for (const task of problem.tasks) {
+    const entry = placed.get(task.id);
+    if (!entry) continue;
+    task.uses.forEach((use, u) => {
+      const resource = entry.taken[u];
+      if (resource === undefined || cooks.has(resource)) return;
+      const choice = Array.isArray(use.resource) ? use.resource.indexOf(resource) : 0;
+      const minutes = Array.isArray(use.minutes) ? use.minutes[choice] : use.minutes;
+      const from = use.from === undefined ? entry.start : use.from >= 0 ? entry.start + use.from : entry.end + use.from;
+      const to = minutes === undefined ? entry.end : from + minutes;
+      const list = events.get(resource) ?? [];
+      list.push({ at: from, amount: use.amount ?? 1 }, { at: to, amount: -(use.amount ?? 1) });
+      events.set(resource, list);
+    });
+  }
+  return problem.resources.flatMap((resource): Taken[] => {
+    const list = events.get(resource.id);
+    if (!list) return [];
+    // What ends makes room for what begins in the same minute.
+    list.sort((a, b) => a.at - b.at || a.amount - b.amount);
+    let now = 0;
+    let since = 0;
+    let busyMin = 0;
+    let most = { amount: 0, at: 0 };
+    for (const { at, amount } of list) {
+      if (now > 0) busyMin += at - since;
+      since = at;
+      now += amount;
+      if (now > most.amount) most = { amount: now, at };
+    }
+    const capacity = resource.kind === "pool" ? resource.capacity : resource.slots;
+    return [{ resource: resource.id, busyMin, most: most.amount, capacity, at: most.at }];
+  });
+}
+
+/** Loads of one item that go one after another through what there is of a thing. */
+export interface InTurn {
+  readonly item: string;
+  readonly chamber: string;
+  readonly loads: number;
+  /** Minutes of one load, what the thing needs before the next one included. */
+  readonly eachMin: number;
+  /** How many of the thing there are. */
+  readonly units: number;
+  /** Minutes until the last load is done, if nothing else is in the way; and with one more of the thing. */
+  readonly totalMin: number;
+  readonly withOneMoreMin: number;
+  /** A cook stays with each load. */
+  readonly handsOn: boolean;
+}
+
+/** How long the loads of each item take in turn, before any timetable is looked for. */
+export function inTurnOf({ expansion }: Quantities, { kitchen }: PlanRequest): InTurn[] {
+  const minutes = new Map(
+    expansion.problem.tasks.map(({ id, duration }) => [
+      id,
+      typeof duration === "number" ? duration : Array.isArray(duration) ? duration[0] : Math.min(...duration.minutes),
+    ]),
+  );
+  const groups = new Map<string, { item: string; chamber: string; each: number[]; handsOn: boolean }>();
+  for (const work of expansion.workload.works) {
+    if (!work.chamber || work.step.rest) continue;
+    const key = `${work.item.id} ${work.step.id} ${work.chamber}`;
+    const recovery = work.step.equipment.find((e) => e.id === work.chamber)?.recoveryMin ?? 0;
+    const group = groups.get(key) ?? {
+      item: work.item.id,
+      chamber: work.chamber,
+      each: [],
+      handsOn: work.step.attention === "hands-on",
+    };
+    group.each.push((minutes.get(work.id) ?? 0) + Math.ceil(recovery));
+    groups.set(key, group);
+  }
+  return [...groups.values()].map(({ item, chamber, each, handsOn }): InTurn => {
+    const units =
+      chamber === "lidded-pan"
+        ? (kitchen.equipment["lidded-pan"]?.count ?? 0)
+        : chamberIds(chamber as "oven" | "steamer" | "fryer", kitchen).length;
+    const eachMin = Math.max(...each);
+    const rounds = (n: number) => Math.ceil(each.length / Math.max(1, n)) * eachMin;
+    const all = sum(each);
+    return {
+      item,
+      chamber,
+      loads: each.length,
+      eachMin,
+      units,
+      totalMin: units <= 1 ? all : Math.min(all, rounds(units)),
+      withOneMoreMin: Math.min(all, rounds(units + 1)),
+      handsOn,
+    };
+  });
+}
