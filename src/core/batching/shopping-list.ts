@@ -31,12 +31,12 @@ export const PantrySchema = z.object({
 });
 export type PantryEntry = z.output<typeof PantrySchema>;
 
-/** Something that is needed beside what is weighed into the pieces: the fill of a fryer. */
+/** Something that is needed beside what is weighed into the pieces: the fill of a fryer, what goes into a dip. */
 export interface ExtraNeed extends Named {
   readonly grams: number;
   /** Items that it is for. */
   readonly items: readonly string[];
-  readonly why: "fryer-fill";
+  readonly why: "fryer-fill" | "beside";
   /** How often the vessel is filled. */
   readonly fills: number;
 }
@@ -144,7 +144,7 @@ export function shoppingList(
   });
   for (const need of extras) {
     const key = note(need);
-    extra.set(key, need.why);
+    if (need.why === "fryer-fill") extra.set(key, need.why);
     for (const item of need.items) needs.push({ ingredient: key, grams: need.grams / need.items.length, item });
   }
   const byKey = new Map(pantry.map((entry) => [entry.ingredient, entry]));

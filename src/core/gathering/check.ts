@@ -98,6 +98,12 @@ export function gatheringIssues(request: Occasion): Issue[] {
         wanted: "a day on which somebody cooks",
       });
   });
+  const beside = gathering.beside ?? [];
+  issues.push(...repeatedIds(beside, ["gathering", "beside"], "an id that nothing else beside has"));
+  beside.forEach(({ wave }, i) => {
+    if (!gathering.waves.some(({ id }) => id === wave))
+      issues.push({ code: "unknown", path: ["gathering", "beside", i, "wave"], got: wave, wanted: "the id of a wave" });
+  });
   const steps = new Set(items.flatMap((item) => item.steps.map((step) => step.id)));
   issues.push(...repeatedIds(gathering.rules, ["gathering", "rules"], "an id that no other rule has"));
   gathering.rules.forEach((rule, r) =>

@@ -2,6 +2,7 @@ import type { DocumentKind } from "../shared/documents";
 import { z } from "zod";
 import { ALLERGENS, allergensCalled } from "../ingredients/allergen";
 import { DIETS } from "../ingredients/kinds";
+import { BesideSchema } from "./beside";
 import { EQUIPMENT_COUNTS } from "../kitchen/counts";
 import { SKILLS } from "../process/hands";
 import { id, clock, day, line } from "../shared/fields";
@@ -145,6 +146,8 @@ export const GatheringSchema = z.object({
     .array(z.object({ day, from: clock, to: clock, why: line.optional() }))
     .max(100)
     .optional(),
+  /** Dips, drinks and sides. */
+  beside: z.array(BesideSchema).max(30).optional(),
   /** How many there are of a piece of equipment this time, where it is not as many as the kitchen has; see `EQUIPMENT_COUNTS`. */
   equipment: z.partialRecord(z.enum(EQUIPMENT_COUNTS), z.int().min(0).max(500)).optional(),
   /** Work that has a day of its own before the gathering: all steps of an item through this one. */

@@ -2,6 +2,7 @@ import { batchesOf } from "../batching/batches";
 import { suits } from "../item/claims";
 import { parseProblem, type Problem } from "../schedule/problem";
 import type { Solution } from "../schedule/solution";
+import { besideItem } from "./expand/beside-tasks";
 import type { Expansion } from "./expand/expand";
 import type { Quantities } from "./quantities";
 import { loadsIn, lotsIn, oilNotes, servesIn } from "./read";
@@ -56,7 +57,7 @@ export function assemble(
   };
 }
 
-function dayOf(request: PlanRequest, { days }: Quantities): Plan["day"] {
+function dayOf(request: PlanRequest, { days, beside }: Quantities): Plan["day"] {
   const { gathering, kitchen, items } = request;
   const shelf = kitchen.equipment["fridge-shelf"];
   return {
@@ -68,7 +69,11 @@ function dayOf(request: PlanRequest, { days }: Quantities): Plan["day"] {
     kitchen: { id: kitchen.id, name: kitchen.name },
     date: days.date,
     cooks: kitchen.cooks.map(({ id, name, skill }) => ({ id, name, skill })),
-    items: items.map(({ id, name }) => ({ id, name })),
+    // What stands beside is named like an item; it is none.
+    items: [...items, ...beside.map(({ of }) => ({ id: besideItem(of.id), name: of.name }))].map(({ id, name }) => ({
+      id,
+      name,
+    })),
     targets: targetsOf(gathering, days),
     rules: gathering.rules,
     ...(shelf && { fridgePlaces: shelf.count * shelf.fitsTraysEach }),

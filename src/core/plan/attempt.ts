@@ -26,7 +26,7 @@ export class Attempt {
 
   private get all() {
     if (this.made) return this.made;
-    const expansion = this.expanded ?? expand(this.request, this.q.days, this.q.demands, this.strategy);
+    const expansion = this.expanded ?? expand(this.request, this.q.days, this.q.demands, this.strategy, this.q.beside);
     const parsed = parseProblem(expansion.problem);
     if (!parsed.ok) throw new Error(`the planner made a problem that breaks the format: ${JSON.stringify(parsed.issues[0])}`);
     return (this.made = { expansion, problem: parsed.value, solver: new Solver(parsed.value, this.seed) });

@@ -23,6 +23,8 @@ const PART: Readonly<Record<string, string>> = { dough: "the dough", filling: "t
 export function changeText(kind: ChangeKind, clock: (time: string) => string = (time) => time): string {
   switch (kind.code) {
     case "one-more":
+      if (kind.count === 1)
+        return `${/^[aeiou]/.test(kind.equipment) ? "an" : "a"} ${kind.equipment.replace(/-/g, " ")}, borrowed`;
       return ONE_MORE[kind.equipment] ?? `one more ${kind.equipment}`;
     case "helper":
       return `a pair of hands more from ${clock(kind.from)} to ${clock(kind.to)}`;
@@ -40,6 +42,10 @@ export function changeText(kind: ChangeKind, clock: (time: string) => string = (
       return `${kind.pieces} of ${kind.item} served ${kind.minutes} min after the others, at ${clock(kind.time)}`;
     case "otherwise":
       return `${kind.item}: ${kind.option.charAt(0).toLowerCase()}${kind.option.slice(1)}`;
+    case "elsewhere":
+      return `in ${kind.kitchen} instead`;
+    case "both":
+      return kind.kinds.map((one) => changeText(one, clock)).join(" and ");
     case "later":
       return `serving ${kind.minutes} min later`;
   }

@@ -1,5 +1,6 @@
 import { GatheringSchema, type GatheringInput } from "../gathering/schema";
 import { kitchenFor } from "../gathering/who-cooks";
+import type { Kitchen } from "../kitchen/schema";
 import type { PlanRequest } from "./request";
 
 /** What a change is, in codes. Worded in `change-text.ts`. */
@@ -21,7 +22,9 @@ export type ChangeKind =
       readonly time: string;
     }
   | { readonly code: "otherwise"; readonly item: string; readonly option: string }
-  | { readonly code: "later"; readonly minutes: number };
+  | { readonly code: "later"; readonly minutes: number }
+  | { readonly code: "elsewhere"; readonly kitchen: string }
+  | { readonly code: "both"; readonly kinds: readonly ChangeKind[] };
 
 /** One change to a day, to see what it would bring, and to take over. */
 export interface Change {
@@ -31,8 +34,20 @@ export interface Change {
   readonly edit: (gathering: GatheringInput) => GatheringInput;
 }
 
-/** A request for the day with a change. */
-export function requestWith(request: PlanRequest, { edit }: Pick<Change, "edit">): PlanRequest {
+/** Two changes as one. */
+export const both = (a: Change, b: Change): Change => ({
+  id: `${a.id} ${b.id}`,
+  kind: { code: "both", kinds: [a.kind, b.kind] },
+  edit: (gathering) => b.edit(a.edit(gathering)),
+});
+
+/** A request for the day with a change. `kitchens`: those that it may be moved to. */
+export function requestWith(
+  request: PlanRequest,
+  { edit }: Pick<Change, "edit">,
+  kitchens: readonly Kitchen[] = [],
+): PlanRequest {
   const gathering = GatheringSchema.parse(edit(request.gathering as GatheringInput));
-  return { ...request, gathering, kitchen: kitchenFor(gathering, request.kitchen) };
+  const moved = gathering.kitchen === request.gathering.kitchen ? undefined : kitchens.find(({ id }) => id === gathering.kitchen);
+  return { ...request, gathering, kitchen: kitchenFor(gathering, moved ?? request.kitchen) };
 }

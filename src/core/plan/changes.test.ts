@@ -1,7 +1,7 @@
-import { demoInput, DEMO_GATHERINGS, expectRequest } from "@tests/demo";
+import { demoInput, demoKitchen, DEMO_GATHERINGS, expectRequest } from "@tests/demo";
 import { requestWith, type ChangeKind } from "./change";
 import { changeText } from "./change-text";
-import { changesFor } from "./changes";
+import { changesFor, pairsOf } from "./changes";
 import { byGain, gainOf, type Gain } from "./gain";
 import { makePlan } from "./pipeline";
 import { quantitiesOf } from "./quantities";
@@ -62,11 +62,45 @@ test("more fried at once than may wait: as few as the limit allows, or in two go
   expect(quantitiesOf(requestWith(request, fryer)).limits).toEqual([]);
 });
 
+test("without an oven: one is borrowed, of the size that most have; another kitchen is another way", () => {
+  const input = demoInput("first-try");
+  const kitchen = structuredClone(input.kitchen) as { equipment: Record<string, unknown> };
+  delete kitchen.equipment.oven;
+  const request = expectRequest({ ...input, kitchen });
+  const other = demoKitchen("boathouse");
+  expect(quantitiesOf(request).limits.map(({ code }) => code)).toContain("not-there");
+  const changes = changesFor(request, [request.kitchen, other]);
+  const texts = changes.map(({ kind }) => changeText(kind));
+  expect(texts).toContain("an oven, borrowed");
+  expect(texts).toContain(`in ${other.name} instead`);
+  for (const id of ["more-oven", `in-${other.id}`]) {
+    const next = requestWith(
+      request,
+      changes.find((change) => change.id === id)!,
+      [other],
+    );
+    expect(quantitiesOf(next).limits).toEqual([]);
+  }
+});
+
+test("two changes at once are each of them, one after the other", () => {
+  const request = expectRequest(demoInput("launch-night"));
+  const changes = changesFor(request);
+  const near = changes.filter(({ kind }) => kind.code === "fewer");
+  const pairs = pairsOf(changes, near);
+  expect(new Set(pairs.map(({ id }) => id)).size).toBe(pairs.length);
+  for (const pair of pairs) {
+    const next = requestWith(request, pair);
+    expect([pair.id, requestIssues(next)]).toEqual([pair.id, []]);
+  }
+});
+
 test("what makes it possible comes first, then the minutes it brings, then what the guests notice least", () => {
   const gain = (id: string, possible: boolean, code: ChangeKind["code"], laterStart?: number): Gain => ({
     id,
     kind: { code } as ChangeKind,
     possible,
+    near: false,
     laterStart,
   });
   const sorted = [

@@ -4,11 +4,12 @@ import type { Item } from "../item/schema";
 import { optionsOf, resolveItem } from "../item/resolve";
 import { isHeat } from "./expand/timing";
 import type { GatheringInput } from "../gathering/schema";
-import { countOf, EQUIPMENT_COUNTS, withCounts } from "../kitchen/counts";
+import { countOf, EQUIPMENT_COUNTS, withCounts, type Counted } from "../kitchen/counts";
+import type { Kitchen } from "../kitchen/schema";
 import { clockText, MINUTES_A_DAY, minutesOfClock } from "../shared/clock";
 import { freshId } from "../shared/fresh-id";
 import { gatheringDate } from "../gathering/calendar";
-import type { Change, ChangeKind } from "./change";
+import { both, type Change, type ChangeKind } from "./change";
 import { quantitiesOf, type Quantities } from "./quantities";
 import type { PlanRequest } from "./request";
 
@@ -38,7 +39,7 @@ const inWave = (
  * Changes that could help this day: less of one kind, in two goes, another way of making it, work done before, more time, hands, a
  * piece of equipment. Each is one edit of the gathering.
  */
-export function changesFor(request: PlanRequest): Change[] {
+export function changesFor(request: PlanRequest, kitchens: readonly Kitchen[] = []): Change[] {
   const quantities = quantitiesOf(request);
   return [
     ...smaller(request, quantities),
@@ -47,9 +48,36 @@ export function changesFor(request: PlanRequest): Change[] {
     ...before(request),
     ...otherwise(request),
     ...together(request, quantities),
-    ...equipment(request),
+    ...equipment(request, quantities),
+    ...elsewhere(request, kitchens),
   ];
 }
+
+/** Changes of hands, time and places that go with any other. */
+const GOES_WITH: ReadonlySet<ChangeKind["code"]> = new Set(["helper", "earlier", "later", "one-more"]);
+
+/** Two changes at once, for a day that none makes possible by itself. `near`: those that are refused only by the timetable. */
+export function pairsOf(changes: readonly Change[], near: readonly Change[]): Change[] {
+  const others = changes.filter(({ kind }) => GOES_WITH.has(kind.code) && (kind.code !== "one-more" || HEAT.has(kind.equipment)));
+  const pairs = near
+    .slice(0, MOST_NEAR)
+    .flatMap((one) => others.filter((other) => other !== one).map((other) => both(one, other)));
+  const known = new Set<string>();
+  return pairs.filter(({ id }) => {
+    const key = id.split(" ").sort().join(" ");
+    return !known.has(key) && known.add(key);
+  });
+}
+const MOST_NEAR = 3;
+const HEAT: ReadonlySet<string> = new Set(["oven", "fryer", "steamer", "lidded-pan", "tray"]);
+
+/** In another of the cook's kitchens. */
+const elsewhere = ({ kitchen }: PlanRequest, kitchens: readonly Kitchen[]): Change[] =>
+  kitchens
+    .filter(({ id }) => id !== kitchen.id)
+    .map(({ id, name }) =>
+      oneChange(`in-${id}`, { code: "elsewhere", kitchen: name }, (g) => ({ ...g, kitchen: id, equipment: undefined })),
+    );
 
 const itemOf = ({ items }: PlanRequest, recipe: string): Item => items.find((item) => item.id === recipe)!;
 
@@ -64,21 +92,22 @@ function smaller(request: PlanRequest, { headcount, limits }: Quantities): Chang
       if (!count || count.pieces < 2) return [];
       const limit = limits.find((one) => one.code === "too-many-loads" && one.item === recipe);
       const most = limit && "most" in limit ? limit.most : Infinity;
-      const loads = Math.floor((count.pieces * 2) / 3 / count.perCarrier) * count.perCarrier;
-      const pieces = Math.min(most, loads > 0 ? loads : Math.floor((count.pieces * 2) / 3));
+      const part = (share: number) => {
+        const loads = Math.floor((count.pieces * share) / count.perCarrier) * count.perCarrier;
+        return Math.min(most, loads > 0 ? loads : Math.floor(count.pieces * share));
+      };
+      const fewer = [...new Set([part(2 / 3), part(1 / 3)])].filter((pieces) => pieces > 0);
       const half = Math.min(most, Math.ceil(count.pieces / 2));
       const minutes = (minutesOfClock(wave.time) ?? 0) + AFTER_MIN;
       const time = clockText(minutes);
       return [
-        ...(pieces > 0
-          ? [
-              oneChange(`fewer-${wave.id}-${recipe}`, { code: "fewer", item: name, pieces, from: count.pieces }, (g) =>
-                inWave(g, wave.id, (items) =>
-                  items.map((entry) => (entry.recipe === recipe ? { ...entry, pieces, split: undefined } : entry)),
-                ),
-              ),
-            ]
-          : []),
+        ...fewer.map((pieces) =>
+          oneChange(`fewer-${wave.id}-${recipe}-${pieces}`, { code: "fewer", item: name, pieces, from: count.pieces }, (g) =>
+            inWave(g, wave.id, (items) =>
+              items.map((entry) => (entry.recipe === recipe ? { ...entry, pieces, split: undefined } : entry)),
+            ),
+          ),
+        ),
         ...(minutes < MINUTES_A_DAY && half > 0 && half < count.pieces
           ? [
               oneChange(
@@ -246,16 +275,18 @@ function together({ gathering }: PlanRequest, { expansion }: Quantities): Change
   ];
 }
 
-/** One more of what the items use and the kitchen has. */
-function equipment({ kitchen, items }: PlanRequest): Change[] {
+/** One more of what the items use and the kitchen has; and one of what it lacks. */
+function equipment({ kitchen, items }: PlanRequest, { limits }: Quantities): Change[] {
   const used = new Set(
     items.flatMap((item) => item.steps.flatMap((step) => step.equipment.flatMap((e) => [e.id, e.or ?? e.id]))),
   );
-  const partOf: Readonly<Record<string, string>> = { "oven-shelf": "oven", "steamer-tier": "steamer" };
+  const lacking = new Set(limits.flatMap((limit) => (limit.code === "not-there" ? [limit.equipment] : [])));
   return EQUIPMENT_COUNTS.flatMap((key): Change[] => {
     const there = countOf(key, kitchen);
-    if (there === undefined || !used.has(partOf[key] ?? key)) return [];
-    const count = there + (MORE[key] ?? 1);
+    const whole = PART_OF[key] ?? key;
+    if (!used.has(whole) || (there === 0 && !lacking.has(key))) return [];
+    if (whole !== key && countOf(PART_OF[key]!, kitchen) === 0) return [];
+    const count = there === 0 ? 1 : there + (MORE[key] ?? 1);
     // A thirteenth oven is no help: the kitchen's own limits hold.
     if (countOf(key, withCounts(kitchen, { [key]: count })) !== count) return [];
     return [
@@ -266,3 +297,4 @@ function equipment({ kitchen, items }: PlanRequest): Change[] {
     ];
   });
 }
+const PART_OF: Readonly<Partial<Record<Counted, Counted>>> = { "oven-shelf": "oven", "steamer-tier": "steamer" };

@@ -7,6 +7,8 @@ export interface Gain {
   readonly kind: ChangeKind;
   /** Whether a timetable was found with the change. */
   readonly possible: boolean;
+  /** No timetable, but none of what rules one out beforehand either: together with another change it might do. */
+  readonly near: boolean;
   /** By how much later the first hands-on work begins, < 0: earlier; undefined without a plan to compare with. */
   readonly laterStart?: number;
   /** By how much less a piece waits for the table, on average, < 0: more. */
@@ -22,6 +24,16 @@ export function waitOf({ serves }: Plan): number {
   return pieces === 0 ? 0 : eaten.reduce((sum, { at, ready, pieces: n }) => sum + n * (at - ready), 0) / pieces;
 }
 
+/** Reasons that only a search for a timetable gives. */
+const SEARCHED: ReadonlySet<Plan["refusal"][number]["code"]> = new Set([
+  "ruled-out",
+  "none-found",
+  "nearest",
+  "too-long",
+  "no-room",
+  "infeasible-subset",
+]);
+
 /** What a change brings against the plan that there is; where there is none, whether it makes one possible. */
 export function gainOf({ id, kind }: Pick<Change, "id" | "kind">, plan: Plan, base: Plan | undefined): Gain {
   const possible = plan.solution.status !== "infeasible" && plan.solution.tasks.length > 0;
@@ -30,6 +42,7 @@ export function gainOf({ id, kind }: Pick<Change, "id" | "kind">, plan: Plan, ba
     id,
     kind,
     possible,
+    near: !possible && plan.refusal.some(({ code }) => SEARCHED.has(code)),
     ...(compared && {
       laterStart: startOf(plan) - startOf(base),
       fresher: Math.round(waitOf(base) - waitOf(plan)),
@@ -46,9 +59,11 @@ const MILDEST: readonly ChangeKind["code"][] = [
   "ahead",
   "otherwise",
   "later",
+  "elsewhere",
   "two-waves",
   "fewer",
   "without",
+  "both",
 ];
 
 /** The most helpful first: what makes the day possible; then the minutes that it brings; then what changes least for the guests. */

@@ -63,7 +63,7 @@ const standsByItself: Upcaster = (kept) => {
   if (!request.success || !old.success) return kept;
   const q = quantitiesOf(request.data);
   for (const strategy of strategiesFor(q)) {
-    const expansion = expand(request.data, q.days, q.demands, strategy);
+    const expansion = expand(request.data, q.days, q.demands, strategy, q.beside);
     const names = todaysNames(old.data.tasks, expansion.info);
     if (!names) continue;
     const name = (id: string) => names.get(id) ?? id;

@@ -51,7 +51,7 @@ export function makePlan(request: PlanRequest, options: PlanOptions): Plan {
 export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
   const q = quantitiesOf(request);
   if (q.limits.length > 0) return { plan: refuse(request, q, q.limits) };
-  if (q.expansion.workload.works.length === 0) return { plan: assemble(request, q, q.expansion, emptySolution()) };
+  if (q.expansion.problem.tasks.length === 0) return { plan: assemble(request, q, q.expansion, emptySolution()) };
   const { seconds, seed, iterations } = request.solve;
   const limit = seconds === undefined ? Infinity : options.now() + seconds * 1000;
   const left = () => (limit - options.now()) / 1000;

@@ -1,5 +1,7 @@
 import type { Obstacle } from "../batching/obstacle";
 import { batchesOf, type Batch } from "../batching/batches";
+import { besideAmounts, type BesideAmount } from "../gathering/beside";
+import { sum } from "../shared/rounding";
 import { planDays, type PlanDays } from "../gathering/calendar";
 import { catalogueOf } from "../ingredients/own";
 import { demandsOf, type Demand } from "../gathering/demands";
@@ -21,6 +23,8 @@ export interface Quantities {
   readonly batches: readonly Batch[];
   /** What fills vessels: the oil of the fryer. */
   readonly vessels: readonly ExtraNeed[];
+  /** Dips, drinks and sides. */
+  readonly beside: readonly BesideAmount[];
   readonly expansion: Expansion;
   /** What already proves that there is no timetable. */
   readonly limits: readonly Obstacle[];
@@ -30,7 +34,8 @@ export interface Quantities {
 export function quantitiesOf(request: PlanRequest): Quantities {
   const days = planDays(request);
   const { demands, headcount } = demandsOf(request, days, catalogueOf(request.own));
-  const expansion = expand(request, days, demands, PLAIN);
+  const beside = besideOf(request, demands, headcount);
+  const expansion = expand(request, days, demands, PLAIN, beside);
   const limits = [...expansion.obstacles, ...holdLimits(demands, request.kitchen)];
   return {
     days,
@@ -39,10 +44,19 @@ export function quantitiesOf(request: PlanRequest): Quantities {
     pieces: piecesOf(demands, headcount),
     batches: batchesOf(expansion.workload.groups, demands, request.kitchen),
     vessels: vesselNeeds(demands, request.kitchen),
+    beside,
     expansion,
     limits,
   };
 }
+
+const besideOf = (request: PlanRequest, demands: readonly Demand[], { guests }: HeadcountAnswer): BesideAmount[] =>
+  besideAmounts(
+    request.gathering.beside ?? [],
+    (wave) => sum(demands.filter((demand) => demand.for === wave).map(({ range }) => range[1] - range[0])),
+    guests,
+    catalogueOf(request.own),
+  );
 
 function piecesOf(demands: readonly Demand[], headcount: HeadcountAnswer): PieceCount[] {
   return demands.map((demand) => {

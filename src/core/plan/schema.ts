@@ -11,7 +11,7 @@ const range = z.tuple([z.int(), z.int()]).readonly();
 const pieces = { item: z.string(), pieces: z.int(), range };
 
 /**
- * What a task is, in codes: a step of an item; pieces that wait where they are; or a change of oil.
+ * What a task is, in codes: a step of an item; pieces that wait where they are; a change of oil; or what stands beside.
  * `settingC` as it is set in this kitchen, `carriers` where there is more to say than "a tray".
  */
 const WhatSchema = z.discriminatedUnion("code", [
@@ -25,6 +25,13 @@ const WhatSchema = z.discriminatedUnion("code", [
   }),
   z.object({ code: z.literal("wait"), carrier: z.string().optional(), carriers: z.int(), onShelf: z.boolean() }),
   z.object({ code: z.literal("oil-change") }),
+  /** What stands beside the pieces: so much of it. */
+  z.object({
+    code: z.literal("beside"),
+    job: z.enum(["prepare", "cook", "wait"]),
+    amount: z.number(),
+    unit: z.enum(["ml", "g"]),
+  }),
 ]);
 
 /** Where the length of a task comes from. */

@@ -1,3 +1,4 @@
+import { amountText } from "../quantities/display";
 import type { Step } from "../item/step";
 import type { Plan, TaskInfo } from "./schema";
 
@@ -59,6 +60,14 @@ export function taskText(info: TaskInfo, nameOf: (item: string) => string, heat:
   switch (what.code) {
     case "oil-change":
       return "Change the oil: drain, wipe, fill with fresh oil";
+    case "beside": {
+      const much = `${amountText(what.amount, what.unit)} of ${nameOf(info.item)}`;
+      return what.job === "prepare"
+        ? `Prepare ${much}`
+        : what.job === "cook"
+          ? `Cook ${much}`
+          : `${nameOf(info.item)} cools and waits`;
+    }
     case "wait":
       return what.carrier
         ? `${carrierText(what.carrier, what.carriers)} of ${nameOf(info.item)} ${what.carriers === 1 ? "waits" : "wait"}${what.onShelf ? " in the fridge for the freezer" : ""}`

@@ -105,6 +105,10 @@ export function weightText(grams: number, weights: "g" | "oz" = "g"): string {
 }
 const OUNCE_G = measureOf("oz", "us")!.factor;
 
+/** Millilitres or grams, as short as they are useful: "660 ml", "4.25 l", "1.20 kg". */
+export const amountText = (amount: number, unit: "ml" | "g"): string =>
+  unit === "g" ? weightText(amount) : amount >= 1000 ? `${short(amount / 1000, 2)} l` : `${Math.round(amount)} ml`;
+
 /** The same to a tenth of a gram where so little is weighed, below 100 g: "15.9 g". */
 export const fineWeightText = (grams: number, weights: "g" | "oz" = "g"): string =>
   weights === "g" && grams < 100 ? `${short(grams, 1)} g` : weightText(grams, weights);

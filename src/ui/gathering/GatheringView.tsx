@@ -4,6 +4,7 @@ import Button from "@mui/material/Button";
 import Link from "next/link";
 import { Banner } from "../kit/Banner";
 import { useDraft, usePlan } from "../plan/PlanProvider";
+import { BesideCard } from "./BesideCard";
 import { CommonCard } from "./CommonCard";
 import { CoverageCard } from "./CoverageCard";
 import { DoneAheadCard } from "./DoneAheadCard";
@@ -48,6 +49,7 @@ export function GatheringView() {
           <WaveCard key={wave.id} wave={wave} index={index} theOnly={waves.length === 1 && frozen.length === 0} />
         ))}
         <FreezerCard frozen={frozen} />
+        <BesideCard />
         <TakesCard />
         <DoneAheadCard />
         <CommonCard once={draft.mixTogether === true} />

@@ -1,10 +1,12 @@
 "use client";
 import Box from "@mui/material/Box";
+import Chip from "@mui/material/Chip";
 import MenuItem from "@mui/material/MenuItem";
 import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Link from "next/link";
 import { gatheringDate } from "@/core/gathering/calendar";
+import { countOf, type Counted } from "@/core/kitchen/counts";
 import { kitchenLine } from "../kitchen/kitchen-text";
 import { useDraft, usePlan } from "../plan/PlanProvider";
 import { kitchenOf } from "../plan/plan-state";
@@ -52,6 +54,50 @@ export function OccasionCard() {
       <Box sx={{ flexBasis: "100%", fontSize: "0.85rem", color: COLOUR.soft }}>
         {kitchenLine(kitchen)} · <Link href={`/kitchens/${encodeURIComponent(kitchen.id)}`}>change this kitchen</Link>
       </Box>
+      <ThisTime />
     </Paper>
   );
 }
+
+/** Equipment of which there is more or less than usual this time. */
+function ThisTime() {
+  const { change, source } = usePlan();
+  const { draft } = useDraft();
+  const kitchen = kitchenOf(draft, source);
+  const counts = Object.entries(draft.equipment ?? {}) as [Counted, number][];
+  if (counts.length === 0) return null;
+  const without = (key: Counted) => {
+    const { [key]: gone, ...rest } = draft.equipment ?? {};
+    void gone;
+    return Object.keys(rest).length > 0 ? rest : undefined;
+  };
+  return (
+    <Box sx={{ flexBasis: "100%", display: "flex", flexWrap: "wrap", gap: 1 }}>
+      {counts.map(([key, count]) => (
+        <Chip
+          key={key}
+          label={`${COUNTED_TEXT[key]}: ${count} this time, usually ${countOf(key, kitchen) || "none"}`}
+          onDelete={() => change((d) => ({ ...d, equipment: without(key) }))}
+          sx={{ borderRadius: "3px", background: COLOUR.tideMist, height: 30 }}
+        />
+      ))}
+    </Box>
+  );
+}
+
+const COUNTED_TEXT: Readonly<Record<Counted, string>> = {
+  tray: "Trays",
+  board: "Boards",
+  rack: "Racks",
+  tins: "Tins",
+  mixer: "Mixers",
+  oven: "Ovens",
+  "oven-shelf": "Oven shelves",
+  hob: "Hob rings",
+  "lidded-pan": "Lidded pans",
+  steamer: "Steamers",
+  "steamer-tier": "Steamer tiers",
+  fryer: "Fryers",
+  "fridge-shelf": "Fridge shelves",
+  "freezer-tray": "Freezer trays",
+};

@@ -22,7 +22,7 @@ export function ClockField({ name, value, onChange, error, bold }: Props) {
   const { clock } = useDisplay();
   const [typed, setTyped] = useState<string | undefined>(undefined);
   const minutes = minutesOfClock(value);
-  const problem = minutes === undefined ? issueText({ code: "out_of_range", path: [], got: value, wanted: A_TIME }, name) : error;
+  const problem = minutes === undefined ? issueText({ code: "unreadable", path: [], got: value, wanted: A_TIME }, name) : error;
   return (
     <TextField
       value={typed ?? (minutes === undefined || value === "24:00" ? value : clock(minutes))}

@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { requestWith, type Change } from "@/core/plan/change";
 import { changeText } from "@/core/plan/change-text";
-import { changesFor } from "@/core/plan/changes";
+import { changesFor, pairsOf } from "@/core/plan/changes";
 import { byGain, gainOf, type Gain } from "@/core/plan/gain";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Plan } from "@/core/plan/schema";
@@ -15,7 +15,7 @@ import { runPlan, type Run } from "@/workers/plan.client";
 import { Banner } from "../kit/Banner";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
-import { useDraft } from "./PlanProvider";
+import { useDraft, usePlan } from "./PlanProvider";
 
 /** Time that each change gets, s, and how many are tried side by side. */
 const SECONDS = 2.5;
@@ -41,6 +41,7 @@ export function WaysOut({ title, request, base, closed }: Props) {
   const [left, setLeft] = useState(0);
   /** Changes whose worker broke down. */
   const [broken, setBroken] = useState(0);
+  const { source } = usePlan();
   const { clock } = useDisplay();
   const timeText = (time: string) => clock(minutesOfClock(time) ?? 0);
   const runs = useRef(new Set<Run<Plan>>());
@@ -54,7 +55,11 @@ export function WaysOut({ title, request, base, closed }: Props) {
     return () => current.forEach((run) => run.cancel());
   }, []);
   const start = () => {
-    const waiting = changesFor(request);
+    const singles = changesFor(request, source.kitchens);
+    const waiting = [...singles];
+    const results: Gain[] = [];
+    let atWork = 0;
+    let pairsTried = false;
     setTaken(undefined);
     setTried([]);
     setBroken(0);
@@ -76,12 +81,23 @@ export function WaysOut({ title, request, base, closed }: Props) {
     const next = () => {
       const change = waiting.shift();
       if (!change) return;
-      plan(requestWith(request, change), (made) => {
-        if (made)
-          setTried((all) =>
-            [...(all ?? []), { change, gain: gainOf(change, made, asItIs) }].sort((a, b) => byGain(a.gain, b.gain)),
-          );
-        setLeft((n) => Math.max(0, n - 1));
+      atWork++;
+      plan(requestWith(request, change, source.kitchens), (made) => {
+        atWork--;
+        if (made) {
+          const gain = gainOf(change, made, asItIs);
+          results.push(gain);
+          setTried((all) => [...(all ?? []), { change, gain }].sort((a, b) => byGain(a.gain, b.gain)));
+        }
+        // A refused day that no single change makes possible: two of them may.
+        if (!base && !pairsTried && waiting.length === 0 && atWork === 0 && !results.some(({ possible }) => possible)) {
+          pairsTried = true;
+          const near = singles.filter(({ id }) => results.some((gain) => gain.id === id && gain.near));
+          waiting.push(...pairsOf(singles, near));
+          setLeft(waiting.length);
+          return all();
+        }
+        setLeft(waiting.length + atWork);
         next();
       });
     };
@@ -171,7 +187,7 @@ export function WaysOut({ title, request, base, closed }: Props) {
           {leads.length === 0
             ? base
               ? "Nothing that was tried makes the day shorter or fresher."
-              : `None of the ${tried.length} changes alone makes it possible within ${SECONDS} s each; two together might.`
+              : `None of the ${tried.length} changes that were tried, alone or two together, made it possible within ${SECONDS} s each.`
             : nowhere > 0 &&
               `${nowhere} other ${nowhere === 1 ? "change brings" : "changes bring"} nothing by ${nowhere === 1 ? "itself" : "themselves"}.`}
         </Typography>

@@ -4,6 +4,8 @@ import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
+import { besideByVolume, besideNeeds } from "@/core/batching/beside-needs";
+import { amountText } from "@/core/quantities/display";
 import { PantrySchema, shoppingList, type ListLine, type PantryEntry } from "@/core/batching/shopping-list";
 import { issueText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";
@@ -47,12 +49,13 @@ export function ShoppingTab({ stored, unreadable }: Props) {
         latest.request.items,
         pantry,
         (batch) => batchStart(latest.quantities, plan, batch),
-        latest.quantities.vessels,
+        [...latest.quantities.vessels, ...besideNeeds(latest.quantities.beside)],
         catalogue,
       ),
     [latest, plan, pantry, catalogue],
   );
   if (!latest || !list) return null;
+  const byVolume = besideByVolume(latest.quantities.beside);
   const set = (ingredient: string, edit: Partial<PantryEntry>) => {
     const before = pantry.find((p) => p.ingredient === ingredient);
     const parsed = parseWith(PantrySchema, { haveG: 0, packs: [], ...before, ...edit, ingredient });
@@ -109,6 +112,21 @@ export function ShoppingTab({ stored, unreadable }: Props) {
           <span>sold by, g · price, {display.currency}</span>
           <span>packs and what is left</span>
         </Box>
+        {byVolume.length > 0 && (
+          <Box role="group" aria-label="By volume">
+            <Typography variant="h3" sx={{ mt: 1.25, mb: 0.25 }}>
+              By volume
+            </Typography>
+            {byVolume.map(({ name, ml, of }) => (
+              <Box key={`${of} ${name}`} sx={{ py: 0.4, borderTop: `1px solid ${COLOUR.line}`, fontSize: "0.9rem" }}>
+                {name}: <strong>{amountText(ml, "ml")}</strong>{" "}
+                <Box component="span" sx={{ color: COLOUR.soft }}>
+                  for {of}; what it weighs is not known
+                </Box>
+              </Box>
+            ))}
+          </Box>
+        )}
         {list.groups.map((group) => (
           <Box key={group.name} role="group" aria-label={group.name}>
             <Typography variant="h3" sx={{ mt: 1.25, mb: 0.25 }}>

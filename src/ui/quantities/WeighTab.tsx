@@ -11,8 +11,10 @@ import type { Ticks } from "../kit/use-stored";
 import { momentText, summarise } from "../plan/plan-summary";
 import { useDraft, usePlan } from "../plan/PlanProvider";
 import { COLOUR, toneOf } from "../theme/tokens";
+import { BesideSheets } from "./BesideSheets";
 import type { BatchSheet, WeighLine } from "./quantities.view-model";
 import { WeighIn } from "./WeighIn";
+import { TickLine } from "./TickLine";
 import { Sticky, WentIn, type NoteLiquid } from "./WentIn";
 
 interface Props {
@@ -42,6 +44,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
         alignItems: "start",
       }}
     >
+      <BesideSheets big={big} ticks={ticks} />
       {sheets.map((sheet) => {
         const keys = sheet.groups.flatMap((group) => group.lines.map((line) => `${sheet.batch.id} ${line.key}`));
         const left = keys.filter((key) => !ticks.has(key)).length;
@@ -100,73 +103,26 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
   );
 }
 
-/** Grams first, as they are read at the scale; the whole line is the target. */
+/** Grams first, as they are read at the scale. */
 function Line({ line, big, ticked, onTick }: { line: WeighLine; big: boolean; ticked: boolean; onTick: () => void }) {
   const shown = useDisplay();
-  const grams = gramsText(line.grams, shown);
-  const name = shown.heat(line.name);
+  const { when } = line;
   return (
-    <Box
-      component="button"
-      type="button"
-      role="checkbox"
-      aria-checked={ticked}
-      aria-label={`${grams} ${name}${line.when ? `, ${line.when}` : ""}`}
-      onClick={onTick}
-      sx={{
-        display: "grid",
-        gridTemplateColumns: big ? "20px 112px 1fr" : "16px 74px 1fr",
-        columnGap: 1,
-        width: "100%",
-        minHeight: big ? 44 : 30,
-        alignItems: "center",
-        border: 0,
-        borderTop: `1px solid ${COLOUR.line}`,
-        background: "none",
-        font: "inherit",
-        fontSize: big ? "1.25rem" : "0.9rem",
-        textAlign: "left",
-        color: ticked ? COLOUR.soft : COLOUR.ink,
-        cursor: "pointer",
-        px: 0,
-        "&:focus-visible": { outline: `2px solid ${COLOUR.ink}`, outlineOffset: -2 },
-      }}
+    <TickLine
+      amount={gramsText(line.grams, shown)}
+      name={shown.heat(line.name)}
+      says={when}
+      big={big}
+      ticked={ticked}
+      onTick={onTick}
     >
-      <Box
-        component="span"
-        aria-hidden
-        sx={{
-          width: big ? 18 : 14,
-          height: big ? 18 : 14,
-          border: `1.5px solid ${ticked ? COLOUR.fits : COLOUR.soft}`,
-          borderRadius: "2px",
-          color: COLOUR.fits,
-          fontSize: big ? 17 : 13,
-          lineHeight: big ? "16px" : "11px",
-          fontWeight: 700,
-        }}
-      >
-        {ticked ? "✓" : ""}
-      </Box>
-      <Box
-        component="span"
-        sx={{ textAlign: "right", fontWeight: 650, whiteSpace: "nowrap", textDecoration: ticked ? "line-through" : "none" }}
-      >
-        {grams}
-      </Box>
-      <Box component="span" sx={{ overflowWrap: "anywhere" }}>
-        {name}
-        {line.when && (
-          <Box
-            component="strong"
-            sx={{ ml: 0.75, color: line.when === "now" ? COLOUR.tide : COLOUR.caution, fontSize: "0.85em" }}
-          >
-            {line.when}
-          </Box>
-        )}
-        {line.units && <Box sx={{ color: COLOUR.soft, fontSize: "0.82em" }}>{line.units}</Box>}
-      </Box>
-    </Box>
+      {when && (
+        <Box component="strong" sx={{ ml: 0.75, color: when === "now" ? COLOUR.tide : COLOUR.caution, fontSize: "0.85em" }}>
+          {when}
+        </Box>
+      )}
+      {line.units && <Box sx={{ color: COLOUR.soft, fontSize: "0.82em" }}>{line.units}</Box>}
+    </TickLine>
   );
 }
 

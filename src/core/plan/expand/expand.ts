@@ -10,6 +10,8 @@ import { COST } from "./costs";
 import { oilOrder } from "./oil";
 import { notBefore, tooLate, type OfTask } from "./from-now";
 import { linkWorks } from "./precedences";
+import type { BesideAmount } from "../../gathering/beside";
+import { besideTasks, wavesBy } from "./beside-tasks";
 import { onOwnDay } from "./own-day";
 import { chamberResources, poolResources } from "./resources";
 import { loosened, windowsOf } from "./rest-windows";
@@ -33,7 +35,13 @@ export interface Expansion {
 }
 
 /** Turns demands into a schedule problem: every step of every piece as tasks with all that they take. */
-export function expand(request: PlanRequest, days: PlanDays, demands: readonly Demand[], strategy: Strategy): Expansion {
+export function expand(
+  request: PlanRequest,
+  days: PlanDays,
+  demands: readonly Demand[],
+  strategy: Strategy,
+  beside: readonly BesideAmount[],
+): Expansion {
   const { kitchen } = request;
   const { here, byHand } = stepsHere(demands, kitchen);
   const workload = workloadOf(here, kitchen, strategy, request.gathering.mixTogether);
@@ -50,12 +58,14 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
   const spans = timeSpans({ format: "unisynth-problem/1", horizon, resources: [], tasks: inTime(loose.tasks).map(bare) });
   const exact = windowsOf(works, kitchen, days.clockChanges, (work) => spans.get(work.id) ?? [0, horizon]);
   const { tasks: built, poolUses, readyAfter } = builder.build(exact);
-  const tasks = inTime([...built, ...oil.changes(works, built)]);
+  const more = besideTasks(beside, kitchen, wavesBy(request.gathering.waves, days));
+  const tasks = inTime([...built, ...oil.changes(works, built), ...more.tasks]);
 
   const { info, steps, obstacles } = builder;
   for (const wait of linked.waits) info.set(wait.id, waitInfo(wait));
+  for (const [id, what] of more.info) info.set(id, what);
   for (const task of tasks) if (!info.has(task.id)) info.set(task.id, oil.infoOf());
-  const pools = poolResources(request, days, horizon, poolUses, tasks);
+  const pools = poolResources(request, days, horizon, [...poolUses, ...more.poolUses], tasks);
   return {
     problem: {
       format: "unisynth-problem/1",
@@ -67,7 +77,7 @@ export function expand(request: PlanRequest, days: PlanDays, demands: readonly D
     info,
     workload,
     steps,
-    obstacles: [...obstacles.all, ...tooLate({ tasks }, now, stepOf(info))],
+    obstacles: [...obstacles.all, ...more.obstacles, ...tooLate({ tasks }, now, stepOf(info))],
     readyAfter,
   };
 }

@@ -106,14 +106,14 @@ describe("links", () => {
 describe("the problem that comes out", () => {
   test("no cook is listed for what they are never given, tends included", () => {
     const request = expectRequest(demoInput("launch-night"));
-    const { problem } = expand(request, planDays(request), demandsOf(request, planDays(request)).demands, PLAIN);
+    const { problem } = expand(request, planDays(request), demandsOf(request, planDays(request)).demands, PLAIN, []);
     const fries = problem.tasks.filter((t) => t.id.includes("/e-fry/") || t.id.includes("/f-fry/"));
     expect(fries.length).toBeGreaterThan(10);
     for (const task of fries) expect(JSON.stringify(task.uses)).not.toMatch(/pella|aud/);
   });
   test("a slow cook's minutes stand beside a quick one's, by choice", () => {
     const request = expectRequest(demoInput("launch-night"));
-    const { problem } = expand(request, planDays(request), demandsOf(request, planDays(request)).demands, PLAIN);
+    const { problem } = expand(request, planDays(request), demandsOf(request, planDays(request)).demands, PLAIN, []);
     const fold = problem.tasks.find((t) => t.id.startsWith("oarlock-turnover/e-seal/"))!;
     expect(fold.duration).toMatchObject({ of: 0 });
   });
@@ -128,7 +128,7 @@ describe("the problem that comes out", () => {
       items: [demoItem("buoy-round"), demoItem("oarlock-turnover")],
       gathering: { ...base.gathering, waves: [{ id: "w", name: "W", time: "18:00", items }] },
     });
-    const { problem, info } = expand(both, planDays(both), demandsOf(both, planDays(both)).demands, PLAIN);
+    const { problem, info } = expand(both, planDays(both), demandsOf(both, planDays(both)).demands, PLAIN, []);
     const change = problem.tasks.find((t) => t.id === "fryer/oil-change")!;
     expect(change.duration).toBe(25);
     expect(info.get(change.id)!.what.code).toBe("oil-change");
