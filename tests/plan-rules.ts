@@ -10,7 +10,7 @@ import { roomAt } from "@/core/kitchen/room";
 import type { Step } from "@/core/item/step";
 import type { Plan } from "@/core/plan/schema";
 import { type PlanRequest } from "@/core/plan/request";
-import { SKILL_FACTOR } from "@/core/process/hands";
+import { paceOf } from "@/core/kitchen/pace";
 import { resolveItem, throughStep, type ResolvedItem } from "@/core/item/resolve";
 import { verify } from "@/core/schedule/verify";
 
@@ -178,7 +178,7 @@ function durations(request: PlanRequest, plan: Plan, works: readonly Done[]): st
     const plain = step.time.fixedMin + (step.time.secPerPiece * pieces) / 60;
     const scaled = step.attention === "hands-on" && !HEATED.includes(step.kind) && !step.equipment.some((e) => e.id === "mixer");
     const cook = request.kitchen.cooks.find((c) => work.taken.includes(c.id));
-    const wanted = Math.max(1, Math.ceil(plain * (scaled && cook ? SKILL_FACTOR[cook.skill] : 1) - 1e-9));
+    const wanted = Math.max(1, Math.ceil(plain * (scaled && cook ? paceOf(cook) : 1) - 1e-9));
     if (length !== wanted) broken.push(`4: ${work.id} lasts ${length} min, not ${wanted}`);
   }
   void plan;

@@ -82,6 +82,18 @@ export const gatheringRepository = (db: Db) => {
         counts: { coming: numberOf("coming"), past: numberOf("past"), away: numberOf("away") },
       };
     },
+    /** The next one in a kitchen, from today on; undefined where there is none. */
+    nextIn(kitchen: string, today: string): string | undefined {
+      const date = dateOn(today);
+      return db
+        .select({ id: gatherings.id })
+        .from(gatherings)
+        .where(and(eq(gatherings.kitchenId, kitchen), isNull(gatherings.archivedAt), not(sql`${date} < ${today}`)))
+        .orderBy(asc(date), asc(gatherings.id))
+        .limit(1)
+        .all()
+        .at(0)?.id;
+    },
     /** Undefined where there is none. */
     find(id: string): Result<StoredGathering> | undefined {
       const row = rowOf(id);

@@ -1,14 +1,15 @@
 import { throughStep } from "../item/resolve";
-import { mixedDoughG } from "../item/yields";
-import { down } from "../shared/rounding";
-import { splitBatches } from "./split";
+import { fillingFor, mixedDoughG } from "../item/yields";
+import { evenParts } from "../quantities/apportion";
+import { down, sum } from "../shared/rounding";
+import { splitBatches, vesselCapacity } from "./split";
 import { chamberOf, loadCapacity, usesEquipment, type Capacities } from "../kitchen/capacity";
 import { type Demand } from "../gathering/demands";
 import { sizeOf, type Range } from "../shared/range";
 import type { Item } from "../item/schema";
 import type { Step } from "../item/step";
 import type { Obstacles } from "./obstacle";
-import { cut, mixSizes } from "./partition";
+import { cut, lotsOf, mixSizes } from "./partition";
 import type { Kitchen } from "../kitchen/schema";
 
 /** Pieces whose dough is mixed, or whose filling is cooked, together. */
@@ -17,8 +18,10 @@ export interface Group {
   readonly part: "dough" | "filling";
   readonly demands: readonly Demand[];
   readonly range: Range;
-  /** Parts that are weighed and mixed apart; one for a filling. Where others are made with it, one may be empty. */
+  /** Parts that are weighed and mixed, or cooked, apart. Where others are made with it, one may be empty. */
   readonly mixes: readonly Range[];
+  /** Ids of the steps that are done mix by mix; the others once for all. */
+  readonly byMix: ReadonlySet<string>;
   readonly steps: readonly Step[];
   readonly ahead: boolean;
   /** Other items' groups that are made in one with this one, mix by mix, for which it has the works. */
@@ -49,6 +52,7 @@ export function groupsOf(
   kitchen: Kitchen,
   capacities: Capacities,
   obstacles: Obstacles,
+  smallLots: boolean,
 ): Group[] {
   const groups: { key: string; demands: Demand[]; steps: Step[]; ahead: boolean }[] = [];
   for (const demand of own) {
@@ -72,9 +76,66 @@ export function groupsOf(
       steps,
       ahead,
       guests: [],
-      mixes: part === "dough" ? mixesOf(range, demands[0], steps, kitchen, capacities, obstacles) : [range],
+      ...(part === "dough"
+        ? {
+            mixes: mixesOf(range, demands[0], steps, kitchen, capacities, obstacles),
+            byMix: onwards(steps, (step) => usesEquipment(step, "mixer")),
+          }
+        : fillingMixes(range, demands[0], steps, kitchen, capacities, smallLots)),
     };
   });
+}
+
+/** Steps that are of a sort, and all that follow them. */
+function onwards(steps: readonly Step[], isOne: (step: Step) => boolean): Set<string> {
+  const found = new Set(steps.filter(isOne).map((step) => step.id));
+  for (let grown = -1; grown !== found.size;) {
+    grown = found.size;
+    for (const step of steps) if (step.after.some((link) => found.has(link.step))) found.add(step.id);
+  }
+  return found;
+}
+
+/** What goes into the pot for one piece, before it loses anything, g. */
+export function rawFillingG({ item, resolved }: Demand): number {
+  const components = resolved.fillingComponents.map((c) => ({ ...c, in: "filling" }));
+  if (components.length === 0 || item.piece.fillingG <= 0) return 0;
+  const { cookingLossPct, handlingLossPct } = resolved;
+  const { factor } = fillingFor({ components, cookingLossPct, handlingLossPct }, item.piece.fillingG);
+  return sum(components.map(({ grams }) => grams * factor));
+}
+
+/** Most of a filling that is cooked at once, g: what the largest pot takes. Infinity where no pot is named or there. */
+export function mostInPotG(steps: readonly Step[], kitchen: Kitchen): number {
+  const litres = kitchen.equipment.pot?.litres ?? [];
+  if (litres.length === 0 || !steps.some((step) => usesEquipment(step, "pot"))) return Infinity;
+  return vesselCapacity({ bowlMl: Math.max(...litres) * 1000, use: "pot", growth: 1, density: 1, sumPct: 100 }).capacityG;
+}
+
+/** Steps at which a filling meets heat. */
+const COOKS = ["hob", "pot", "oven", "lidded-pan", "fryer", "steamer", "dry-pan"];
+
+/** Pots of a filling that is cooked; portions of one that is only mixed, where its pieces have to keep the pace of small loads. */
+function fillingMixes(
+  range: Range,
+  demand: Demand,
+  steps: readonly Step[],
+  kitchen: Kitchen,
+  capacities: Capacities,
+  smallLots: boolean,
+): Pick<Group, "mixes" | "byMix"> {
+  const pieces = sizeOf(range);
+  const isCooked = steps.some((step) => COOKS.some((id) => usesEquipment(step, id)));
+  const load = demand.resolved.steps.find((step) => step.path.includes(demand.path) && step.lot === "load" && chamberOf(step));
+  const perLoad = load && chamberOf(load) !== "oven" ? loadCapacity(load, capacities) : undefined;
+  if (smallLots && !isCooked && perLoad) return { mixes: lotsOf(range, perLoad), byMix: new Set(steps.map((step) => step.id)) };
+  const each = rawFillingG(demand);
+  const most = mostInPotG(steps, kitchen);
+  const pots = each > 0 && Number.isFinite(most) ? Math.min(pieces, Math.ceil((pieces * each) / most - 1e-9)) : 1;
+  return {
+    mixes: pots > 1 ? cut(range, evenParts(pieces, pots)) : [range],
+    byMix: onwards(steps, (step) => usesEquipment(step, "pot")),
+  };
 }
 
 function mixesOf(

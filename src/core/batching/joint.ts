@@ -4,7 +4,7 @@ import { sizeOf, type Range } from "../shared/range";
 import type { Step } from "../item/step";
 import type { Kitchen } from "../kitchen/schema";
 import { mixedDoughG } from "../item/yields";
-import type { Group } from "./groups";
+import { mostInPotG, rawFillingG, type Group } from "./groups";
 
 /** What a set of ingredients is, whatever its amount: names and shares to half a percent. */
 export function mixtureOf(lines: readonly { name: string; grams: number }[]): string {
@@ -66,8 +66,9 @@ export function joinAlike(groups: readonly Group[], kitchen: Kitchen): Group[] {
 function mixesTogether(set: readonly Group[], kitchen: Kitchen): Range[][] | undefined {
   const { mixer } = kitchen.equipment;
   const machine = mixer && mixer.count > 0 && set[0].steps.some((step) => usesEquipment(step, "mixer"));
-  const most = machine && set[0].part === "dough" ? (mixer.maxDoughG ?? Infinity) : Infinity;
-  const perPiece = set.map((group) => mixedDoughG(group.item, 1));
+  const isDough = set[0].part === "dough";
+  const most = !isDough ? mostInPotG(set[0].steps, kitchen) : machine ? (mixer.maxDoughG ?? Infinity) : Infinity;
+  const perPiece = set.map((group) => (isDough ? mixedDoughG(group.item, 1) : rawFillingG(group.demands[0])));
   const pieces = set.map((group) => sizeOf(group.range));
   const total = pieces.reduce((sum, n, i) => sum + n * perPiece[i], 0);
   const least = Number.isFinite(most) ? Math.max(1, Math.ceil(total / most - 1e-9)) : 1;

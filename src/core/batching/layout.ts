@@ -125,6 +125,7 @@ export class Layout {
       .at(-1);
     const heated = later ?? earlier;
     const unit = heated && chamberOf(heated) !== "oven" ? (loadCapacity(heated, this.capacities) ?? 1) : 1;
+    if (this.strategy.smallLots && later && unit > 1) return this.evenLoads(Math.min(capacity, unit));
     return this.segments.flatMap((segment) => lotsOf(segment, Math.max(1, capacity), unit));
   }
 

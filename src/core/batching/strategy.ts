@@ -8,6 +8,11 @@ export interface Strategy {
   readonly carrier: (item: string) => Carrier | "first-on-tiers";
   /** Cut shaping into lots of one carrier instead of whole mixes. */
   readonly fineParts: boolean;
+  /**
+   * Shaping, and fillings that are not cooked, in lots of one load of the pan, steamer or fryer that comes next: where pieces may
+   * wait only minutes, they keep its pace.
+   */
+  readonly smallLots: boolean;
   /** One oven load for each mix instead of filling the oven across mixes. */
   readonly loadsByMix: boolean;
   /** Set each lot out as it is done instead of all together, so that its rack or shelf is free for the next. */
@@ -15,10 +20,19 @@ export interface Strategy {
 }
 
 /** The way with no departures: the first that is tried. */
-export const PLAIN: Strategy = { carrier: () => "first-on-tiers", fineParts: false, loadsByMix: false, serveInLots: false };
+export const PLAIN: Strategy = {
+  carrier: () => "first-on-tiers",
+  fineParts: false,
+  smallLots: false,
+  loadsByMix: false,
+  serveInLots: false,
+};
 
-/** Strategies in the order in which they are tried: those with the fewest departures from the plain way first. */
-export function strategies(eitherCarrier: readonly string[]): Strategy[] {
+/**
+ * Strategies in the order in which they are tried: those with the fewest departures from the plain way first.
+ * @param hasLoads something goes through a pan, a steamer or a fryer in several loads
+ */
+export function strategies(eitherCarrier: readonly string[], hasLoads: boolean = false): Strategy[] {
   const onTray = eitherCarrier.map((item): Partial<Strategy> => ({ carrier: (id) => (id === item ? "tray" : "first-on-tiers") }));
   const carriers: Partial<Strategy>[] =
     eitherCarrier.length === 0
@@ -31,5 +45,14 @@ export function strategies(eitherCarrier: readonly string[]): Strategy[] {
     { ...carrier, serveInLots: true },
     { ...carrier, ...fineServed },
   ]);
-  return [{}, ...parts.slice(0, 2), ...carriers, fineServed, ...pairs, parts[2]].map((change) => ({ ...PLAIN, ...change }));
+  const small: Partial<Strategy>[] = hasLoads
+    ? [
+        { ...fineServed, smallLots: true },
+        { fineParts: true, smallLots: true },
+      ]
+    : [];
+  return [{}, ...parts.slice(0, 2), ...small, ...carriers, fineServed, ...pairs, parts[2]].map((change) => ({
+    ...PLAIN,
+    ...change,
+  }));
 }

@@ -63,7 +63,9 @@ export function workloadOf(
   const apart = items.flatMap((item) => {
     const own = demands.filter((demand) => demand.item === item);
     const capacities = capacitiesOf(item, kitchen);
-    return (["dough", "filling"] as const).flatMap((part) => groupsOf(own, part, kitchen, capacities, obstacles));
+    return (["dough", "filling"] as const).flatMap((part) =>
+      groupsOf(own, part, kitchen, capacities, obstacles, strategy.smallLots),
+    );
   });
   const groups = mixTogether ? joinAlike(apart, kitchen) : apart;
   for (const item of items) {
@@ -99,10 +101,9 @@ function addShared(
   kitchen: Kitchen,
   add: (share: Share, rest: Pick<Work, "carrier" | "carriers" | "shared">, also: readonly Share[]) => void,
 ): void {
-  const mixed = afterMixer(group.steps);
   group.steps.forEach((step, i) => {
     const carrier = step.equipment.some((e) => e.id === "tray") ? ("tray" as const) : undefined;
-    const byMix = mixed.has(step.id);
+    const byMix = group.byMix.has(step.id);
     const ranges = byMix ? group.mixes : withinTins(step, group.range, kitchen);
     ranges.forEach((range, mix) => {
       const also = group.guests.map((guest): Share => ({
@@ -120,14 +121,4 @@ function addShared(
 function withinTins(step: Step, range: Range, kitchen: Kitchen): Range[] {
   const tins = kitchen.equipment.tins?.count ?? 0;
   return tins > 0 && usesEquipment(step, "tins") ? lotsOf(range, tins) : [range];
-}
-
-/** Steps at and after the mixer: from there on each mix goes its own way. */
-function afterMixer(steps: readonly Step[]): Set<string> {
-  const after = new Set(steps.filter((step) => usesEquipment(step, "mixer")).map((step) => step.id));
-  for (let grown = -1; grown !== after.size;) {
-    grown = after.size;
-    for (const step of steps) if (step.after.some((link) => after.has(link.step))) after.add(step.id);
-  }
-  return after;
 }

@@ -24,7 +24,10 @@ export interface Capacities {
   readonly shelves: number;
 }
 
-/** Capacities in proportion to the kitchen's sizes, rounded down: carriers and pans by area, the fryer by its oil. */
+/**
+ * Capacities in proportion to the kitchen's sizes, rounded down: carriers and pans by area, the fryer by its oil. A board that an item
+ * says nothing of holds as many by its area as a tray.
+ */
 export function capacitiesOf(item: Item, kitchen: Kitchen): Capacities {
   const { tray, board, steamer, fryer, oven } = kitchen.equipment;
   const pan = kitchen.equipment["lidded-pan"];
@@ -35,7 +38,7 @@ export function capacitiesOf(item: Item, kitchen: Kitchen): Capacities {
   return {
     tray: trayOf(c.perTray),
     freezerTray: trayOf(c.perFreezerTray ?? c.perTray),
-    board: c.perBoard && board ? byArea(c.perBoard, board.mm, STANDARD.board) : undefined,
+    board: board && (c.perBoard ? byArea(c.perBoard, board.mm, STANDARD.board) : byArea(c.perTray, board.mm, STANDARD.tray)),
     tier,
     steamerLoad: tier && steamer ? tier * steamer.tiers : undefined,
     fryerLoad: c.perFryerLoad && fryer ? Math.floor((c.perFryerLoad * fryer.oilMl) / STANDARD.oilMl + 1e-9) : c.perFryerLoad,

@@ -9,6 +9,8 @@ const CookSchema = withInformative(
     id,
     name: z.string().trim().min(1, { error: "a name" }).max(80),
     skill: z.enum(SKILLS),
+    /** Own pace where it is known: times the minutes that a recipe says; else the skill's. */
+    pace: z.number({ error: "a number from 0.3 to 5" }).min(0.3).max(5).optional(),
     hours: z.array(z.object({ day, from: clock, to: clock })).max(100),
     notFor: z.array(z.string().max(80)).max(100).default([]),
   }),

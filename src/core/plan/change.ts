@@ -49,5 +49,6 @@ export function requestWith(
 ): PlanRequest {
   const gathering = GatheringSchema.parse(edit(request.gathering as GatheringInput));
   const moved = gathering.kitchen === request.gathering.kitchen ? undefined : kitchens.find(({ id }) => id === gathering.kitchen);
-  return { ...request, gathering, kitchen: kitchenFor(gathering, moved ?? request.kitchen) };
+  const usual = moved ?? request.usual ?? request.kitchen;
+  return { ...request, gathering, usual, kitchen: kitchenFor(gathering, usual) };
 }

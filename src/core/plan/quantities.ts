@@ -77,5 +77,12 @@ function piecesOf(demands: readonly Demand[], headcount: HeadcountAnswer): Piece
 /** The ways in which the work of these quantities can be divided, in the order in which they are tried. */
 export function strategiesFor({ expansion }: Quantities): Strategy[] {
   const works = expansion.workload.works.filter((work) => work.step.equipment.some((e) => e.or));
-  return strategies([...new Set(works.map((work) => work.item.id))]);
+  const inLoads = new Map<string, number>();
+  for (const { chamber, step, item } of expansion.workload.works)
+    if (chamber && chamber !== "oven" && !step.rest)
+      inLoads.set(`${item.id} ${step.id}`, (inLoads.get(`${item.id} ${step.id}`) ?? 0) + 1);
+  return strategies(
+    [...new Set(works.map((work) => work.item.id))],
+    [...inLoads.values()].some((n) => n > 1),
+  );
 }

@@ -19,7 +19,8 @@ export function requestIssues(request: PlanRequest): Issue[] {
 export function parseRequest(input: unknown): Result<PlanRequest> {
   const parsed = parseWith(RequestSchema, input);
   if (!parsed.ok) return parsed;
-  const request = { ...parsed.value, kitchen: kitchenFor(parsed.value.gathering, parsed.value.kitchen) };
-  const issues: Issue[] = [...attendanceIssues(request.gathering, parsed.value.kitchen), ...requestIssues(request)];
+  const usual = parsed.value.usual ?? parsed.value.kitchen;
+  const request = { ...parsed.value, usual, kitchen: kitchenFor(parsed.value.gathering, usual) };
+  const issues: Issue[] = [...attendanceIssues(request.gathering, usual), ...requestIssues(request)];
   return issues.length > 0 ? failWith(issues) : ok(request);
 }

@@ -23,7 +23,10 @@ export const RequestSchema = z.object({
   /** IANA name of the zone that dates and times are in. */
   zone: z.string().max(60).refine(isZone, { error: 'the name of a time zone, such as "Europe/Berlin"' }).optional(),
   items: z.array(z.preprocess(asToday, ItemSchema)).min(1),
+  /** As it is on that day. */
   kitchen: KitchenSchema,
+  /** The kitchen itself, before who is there and what is borrowed on that day changed it. */
+  usual: KitchenSchema.optional(),
   gathering: GatheringSchema,
   /** What the cook knows better about ingredients than the catalogue. */
   own: z.array(OwnIngredientSchema).max(2000).optional(),

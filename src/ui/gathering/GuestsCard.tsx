@@ -12,6 +12,7 @@ import { weightOf } from "@/core/gathering/appetite";
 import { ALLERGENS } from "@/core/ingredients/allergen";
 import { DIETS, type Diet } from "@/core/ingredients/kinds";
 import { NumberField } from "../kit/NumberField";
+import { Several } from "../kit/Several";
 import { useDraft, usePlan } from "../plan/PlanProvider";
 import type { Draft } from "../plan/plan-state";
 import { COLOUR } from "../theme/tokens";
@@ -152,45 +153,5 @@ export function GuestsCard() {
         Add guests
       </Button>
     </Paper>
-  );
-}
-
-/** Several of a closed list, in words. */
-function Several<T extends string>({
-  label,
-  of,
-  chosen,
-  none,
-  text,
-  onChange,
-}: {
-  label: string;
-  of: readonly T[];
-  chosen: readonly T[];
-  none: string;
-  text: (chosen: readonly T[]) => string;
-  onChange: (chosen: readonly T[]) => void;
-}) {
-  return (
-    <TextField
-      select
-      value={chosen}
-      onChange={(e) => onChange((typeof e.target.value === "string" ? [e.target.value] : e.target.value) as unknown as T[])}
-      slotProps={{
-        htmlInput: { "aria-label": label },
-        select: {
-          multiple: true,
-          displayEmpty: true,
-          renderValue: (value) => ((value as T[]).length > 0 ? text(value as T[]) : none),
-        },
-      }}
-      sx={{ width: 122 }}
-    >
-      {of.map((one) => (
-        <MenuItem key={one} value={one}>
-          {one}
-        </MenuItem>
-      ))}
-    </TextField>
   );
 }

@@ -7,11 +7,28 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import type { Cook, Kitchen } from "@/core/kitchen/schema";
+import type { Step } from "@/core/item/step";
+import { paceOf } from "@/core/kitchen/pace";
+import { VERB } from "@/core/plan/task-text";
+import { SKILL_FACTOR } from "@/core/process/hands";
 import { lengthText } from "@/core/shared/clock";
 import { freshId } from "@/core/shared/fresh-id";
 import { HoursFields, minutesThere } from "../kit/HoursFields";
+import { NumberField } from "../kit/NumberField";
+import { Several } from "../kit/Several";
 import { PaceField } from "../kit/PaceField";
 import { COLOUR } from "../theme/tokens";
+
+type StepKind = Step["kind"];
+/** Work that somebody may be kept from: heat, knives, machines, fine work. */
+const HANDED: readonly StepKind[] = [
+  ...["weigh", "mix", "knead", "cook-filling", "divide", "roll", "fill", "seal", "glaze"],
+  ...["bake", "steam", "fry", "pan-fry", "reheat", "freeze", "bag"],
+] as StepKind[];
+const verb = (kind: StepKind): string => VERB[kind].toLowerCase();
+
+/** What a pace comes to. */
+const sixtyText = (cook: Cook): string => `${lengthText(Math.round(60 * paceOf(cook)))} for what the recipe says takes 1 h`;
 
 /** Who usually cooks here, when, and how fast their hands are. */
 export function CooksCard({ kitchen, change }: { kitchen: Kitchen; change: (edit: (kitchen: Kitchen) => Kitchen) => void }) {
@@ -70,6 +87,33 @@ export function CooksCard({ kitchen, change }: { kitchen: Kitchen; change: (edit
             )}
           </Box>
           <Box sx={{ fontWeight: 600 }}>{lengthText(minutesThere(cook.hours))} at work here</Box>
+          <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap", fontSize: "0.85rem", color: COLOUR.soft }}>
+            <span>own pace ×</span>
+            <NumberField
+              label={`Own pace of cook ${c + 1}, times the recipe's minutes`}
+              value={cook.pace}
+              onChange={(pace) => set(c, (one) => ({ ...one, pace }))}
+              placeholder={String(SKILL_FACTOR[cook.skill])}
+              width={70}
+              quiet
+            />
+            <span>{sixtyText(cook)}</span>
+            <Several
+              label={`What cook ${c + 1} does not do`}
+              of={HANDED}
+              chosen={cook.notFor.filter((kind): kind is StepKind => (HANDED as readonly string[]).includes(kind))}
+              none="does everything"
+              text={(kinds) => `does not ${kinds.map(verb).join(", ")}`}
+              nameOf={verb}
+              width={190}
+              onChange={(kinds) =>
+                set(c, (one) => ({
+                  ...one,
+                  notFor: [...one.notFor.filter((kind) => !(HANDED as readonly string[]).includes(kind)), ...kinds],
+                }))
+              }
+            />
+          </Box>
           <HoursFields who={`cook ${c + 1}`} hours={cook.hours} onChange={(hours) => setHours(c, hours)} />
         </Box>
       ))}

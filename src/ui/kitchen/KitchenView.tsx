@@ -22,12 +22,16 @@ import { SavingState } from "../session/SavingState";
 import { useDocument } from "../session/use-document";
 import { CooksCard } from "./CooksCard";
 import { EQUIPMENT } from "./equipment-fields";
+import { fieldName } from "./kitchen-text";
 import { EquipmentCard } from "./EquipmentCard";
+import { KitchenEffect, type NextGathering } from "./KitchenEffect";
 import { RoomCard } from "./RoomCard";
 
 interface Props {
   readonly stored: Revised<Kitchen>;
   readonly items: readonly Item[];
+  /** The next gathering that is held here. */
+  readonly next: NextGathering | undefined;
   readonly save: (kitchen: Kitchen, from: number) => Promise<Result<{ readonly revision: number }>>;
 }
 
@@ -38,7 +42,7 @@ function issuesOf(kitchen: Kitchen, named: ReadonlySet<string>): readonly Issue[
 }
 
 /** One kitchen: who cooks there, what there is and how much of an item it takes, how warm it is. */
-export function KitchenView({ stored, items, save }: Props) {
+export function KitchenView({ stored, items, next, save }: Props) {
   const named = useMemo(() => new Set(items.flatMap(equipmentNamed)), [items]);
   const form = useDocument<Kitchen>({
     key: `kitchen-${stored.document.id}`,
@@ -94,10 +98,11 @@ export function KitchenView({ stored, items, save }: Props) {
             </TextField>
           )}
         </Box>
+        {next && issues.length === 0 && <KitchenEffect next={next} items={items} before={stored.document} kitchen={kitchen} />}
         {issues.length > 0 && (
           <Banner kind="caution" title="Not saved yet: a field needs you">
             {issues.slice(0, 4).map((issue) => (
-              <div key={issueText(issue)}>{issueText(issue)}</div>
+              <div key={issueText(issue)}>{issueText(issue, fieldName(issue.path, kitchen))}</div>
             ))}
           </Banner>
         )}

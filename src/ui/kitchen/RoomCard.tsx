@@ -24,6 +24,15 @@ const USUAL: readonly { readonly name: string; readonly roomC: readonly Band[] }
     ],
   },
   {
+    name: "A summer night",
+    roomC: [
+      { from: "00:00", to: "06:00", c: 25 },
+      { from: "06:00", to: "12:00", c: 24 },
+      { from: "12:00", to: "20:00", c: 30 },
+      { from: "20:00", to: "24:00", c: 27 },
+    ],
+  },
+  {
     name: "A summer day",
     roomC: [
       { from: "00:00", to: "08:00", c: 22 },
@@ -45,7 +54,7 @@ export function RoomCard({ kitchen, change }: { kitchen: Kitchen; change: (edit:
       <Box sx={{ fontWeight: 600 }}>
         {temperatures.length > 0 && `${Math.min(...temperatures)} to ${Math.max(...temperatures)} °C: dough rises by it`}
       </Box>
-      <RoomCurve roomC={roomC} />
+      <RoomCurve roomC={roomC} onChange={set} />
       {roomC.map((band, b) => {
         const setOne = (edit: Partial<Band>) => set(roomC.map((one, i) => (i === b ? { ...one, ...edit } : one)));
         return (

@@ -1,4 +1,6 @@
 import type { Kitchen } from "@/core/kitchen/schema";
+import { differences } from "@/core/shared/differences";
+import { EQUIPMENT } from "./equipment-fields";
 
 const counted = (n: number, one: string, more: string): string => (n === 1 ? `1 ${one}` : `${n} ${more}`);
 
@@ -13,4 +15,45 @@ export function kitchenLine({ cooks, equipment }: Kitchen): string {
     mixer && mixer.count > 0 && counted(mixer.count, "mixer", "mixers"),
   ].filter((part) => typeof part === "string");
   return [cooks.map((cook) => cook.name).join(", "), ...has].join(" · ");
+}
+
+const PART: Readonly<Record<string, string>> = {
+  name: "its name",
+  line: "its note",
+  roomC: "how warm it is",
+  cooks: "who cooks",
+  breaks: "the breaks",
+};
+
+/** In what a kitchen differs from what it was, in the words of its own page. */
+export function changedParts({
+  planned,
+  kitchens,
+}: {
+  readonly planned?: Kitchen;
+  readonly kitchens: readonly Kitchen[];
+}): string[] {
+  const now = kitchens.find(({ id }) => id === planned?.id);
+  if (!planned || !now) return [];
+  const parts = differences(planned, now).map(({ path: [part, key] }) =>
+    part === "equipment"
+      ? (EQUIPMENT.find(({ id }) => id === key)?.name ?? String(key)).toLowerCase()
+      : (PART[String(part)] ?? String(part)),
+  );
+  return [...new Set(parts)];
+}
+
+/** What a field of a kitchen is called on its page, by its path. */
+export function fieldName(path: readonly (string | number)[], kitchen: Kitchen): string {
+  const [part, key, field, at] = path;
+  if (part === "name") return "Name";
+  if (part === "roomC") return `Room ${Number(key) + 1}${field === "c" ? ", °C" : ""}`;
+  if (part === "cooks") {
+    const cook = kitchen.cooks[Number(key)]?.name || `Cook ${Number(key) + 1}`;
+    return field === "hours" ? `${cook}, hours ${Number(at ?? 0) + 1}` : field === "pace" ? `${cook}, own pace` : cook;
+  }
+  if (part === "breaks") return `Break ${Number(key) + 1}`;
+  const kind = EQUIPMENT.find(({ id }) => id === key);
+  const label = kind?.fields.find((one) => one.key === field)?.label;
+  return [kind?.name ?? String(key), label].filter(Boolean).join(": ");
 }

@@ -20,6 +20,7 @@ import { COLOUR } from "../theme/tokens";
 import { usePlanDisplay } from "./use-plan-display";
 import { dateText, momentText, summarise } from "./plan-summary";
 import type { Work } from "./plan-session";
+import { changedParts } from "../kitchen/kitchen-text";
 import { useDraft, usePlan } from "./PlanProvider";
 import { WaysOut } from "./WaysOut";
 
@@ -96,7 +97,7 @@ const whenText = (date: string, kitchen: string): string => `${dateText(date)} Â
 
 /** What the day comes to, before any detail: when it begins, how the hands are used, when it is served; and a plain no. */
 const AnswerStrip = memo(function AnswerStrip() {
-  const { good, latest, stale, work, checked, notKept, goesOn, goOn, keepAgain, source } = usePlan();
+  const { good, latest, stale, work, checked, notKept, goesOn, goOn, keepAgain, source, takeKitchenOver } = usePlan();
   const shown = usePlanDisplay(good?.plan);
   const { clock } = shown;
   const refused = usePlanDisplay(work.kind === "refused" ? work.plan : undefined);
@@ -149,6 +150,14 @@ const AnswerStrip = memo(function AnswerStrip() {
             <div key={line}>{line}</div>
           ))}
           {good && <div>The plan shown is the last one that works{guestsOf(good.request.gathering)}.</div>}
+        </Banner>
+      )}
+      {source.planned && (
+        <Banner kind="note" role="status" title={`${source.planned.name} has changed since this was planned`}>
+          {changedParts(source).join(", ")}. The plan keeps to the kitchen as it was.
+          <Button size="small" variant="outlined" onClick={takeKitchenOver} sx={{ ml: 1 }}>
+            Plan with it as it is now
+          </Button>
         </Banner>
       )}
       {latest && <WaysOut title="Ways out" request={latest.request} base={undefined} closed={work.kind !== "refused"} />}

@@ -16,6 +16,8 @@ import { gatheringIsRight, type Draft, type Source } from "./plan-state";
 interface PlanContextValue extends PlanState, Pick<PlanSession, "stop" | "goOn" | "keepAgain"> {
   readonly source: Source;
   readonly change: (edit: (draft: Draft) => Draft) => void;
+  /** Plans with the kitchen as it is now, where the plan at hand was made with it as it was. */
+  readonly takeKitchenOver: () => void;
 }
 
 const DraftContext = createContext<DocumentForm<Draft> | undefined>(undefined);
@@ -43,8 +45,9 @@ interface Props {
 }
 
 /** Binds the sessions of one gathering, its form and its plan, to all views of it. */
-export function PlanProvider({ source, initial, stored, saveGathering, children }: Props) {
+export function PlanProvider({ source: given, initial, stored, saveGathering, children }: Props) {
   const outbox = useOutbox();
+  const [source, setSource] = useState(given);
   const planLetter = `plan-${initial.document.id}`;
   const form = useDocument<Draft>({
     key: `gathering-${initial.document.id}`,
@@ -83,9 +86,18 @@ export function PlanProvider({ source, initial, stored, saveGathering, children 
     };
   }, [session, outbox, planLetter]);
   useEffect(() => session.type(form.draft), [session, form.draft]);
+  useEffect(() => session.use(source), [session, source]);
 
   const value = useMemo(
-    () => ({ ...state, source, change: form.change, stop: session.stop, goOn: session.goOn, keepAgain: session.keepAgain }),
+    () => ({
+      ...state,
+      source,
+      change: form.change,
+      takeKitchenOver: () => setSource(({ planned: _before, ...rest }) => rest),
+      stop: session.stop,
+      goOn: session.goOn,
+      keepAgain: session.keepAgain,
+    }),
     [state, source, form.change, session],
   );
   return (

@@ -73,6 +73,7 @@ const KEEP_MS = 2500;
  * works, whatever the form says; every plan that was shown is kept in the end, the last of a search as ended.
  */
 export class PlanSession {
+  private source: Source;
   private now: PlanState;
   private run: Run<Plan> | undefined;
   /** The last plan that the search at work has found: what is shown may be the one before. */
@@ -90,6 +91,7 @@ export class PlanSession {
 
   constructor(private readonly options: PlanSessionOptions) {
     const { draft, source, stored } = options;
+    this.source = source;
     const checked = checkDraft(draft, source);
     this.checkedDraft = draft;
     const good = stored && { request: stored.request, plan: stored.plan };
@@ -134,13 +136,23 @@ export class PlanSession {
 
   /** The form changed. It is checked once it is drawn, and a plan is looked for when typing pauses. */
   readonly type = (draft: Draft): void => {
-    const { timers, source } = this.options;
-    if (draft === this.checkedDraft) return;
+    if (draft !== this.checkedDraft) this.check(draft);
+  };
+
+  /** What the form is checked against is another now: the plan follows. */
+  readonly use = (source: Source): void => {
+    if (source === this.source) return;
+    this.source = source;
+    this.check(this.checkedDraft);
+  };
+
+  private check(draft: Draft): void {
+    const { timers } = this.options;
     this.checkedDraft = draft;
     if (this.checking !== undefined) timers.clear(this.checking);
     this.checking = timers.set(() => {
       this.checking = undefined;
-      const checked = checkDraft(draft, source);
+      const checked = checkDraft(draft, this.source);
       if (checked.ok) this.wantedKey = planKey(checked.request);
       this.tell({
         checked,
@@ -149,7 +161,7 @@ export class PlanSession {
       });
       this.want(PAUSE_MS);
     }, FRAME_MS);
-  };
+  }
 
   /** "Good enough": the newest plan, also one that is not drawn yet, is the plan. */
   readonly stop = (): void => {

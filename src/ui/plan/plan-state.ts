@@ -22,6 +22,8 @@ export interface Source {
   readonly inUse: readonly string[];
   /** Those that can be chosen, and the one that the gathering is held in. */
   readonly kitchens: readonly Kitchen[];
+  /** The kitchen as it was when the plan at hand was made, where it has changed since: the plan keeps to it. */
+  readonly planned?: Kitchen;
   /** What the cook knows better about ingredients. */
   readonly own?: readonly OwnIngredient[];
   /** yyyy-mm-dd */
@@ -40,11 +42,14 @@ const named = (draft: Draft): Set<string> =>
   ]);
 
 /** The kitchen that a draft is held in. */
-export const kitchenOf = (draft: Pick<Draft, "kitchen">, { kitchens }: Pick<Source, "kitchens">): Kitchen =>
-  kitchens.find(({ id }) => id === draft.kitchen) ?? kitchens[0];
+export function kitchenOf(draft: Pick<Draft, "kitchen">, { kitchens, planned }: Pick<Source, "kitchens" | "planned">): Kitchen {
+  const chosen = kitchens.find(({ id }) => id === draft.kitchen) ?? kitchens[0];
+  return planned?.id === chosen.id ? planned : chosen;
+}
 
 /** The plan request for a draft: only the items it names, the kitchen, today. */
-export function requestOf(draft: Draft, { items, kitchens, own, today, zone, now }: Source) {
+export function requestOf(draft: Draft, source: Source) {
+  const { items, own, today, zone, now } = source;
   const wanted = named(draft);
   const doneAhead = (draft.doneAhead ?? []).filter((a) => wanted.has(a.recipe));
   const ahead = draft.ahead?.filter((a) => wanted.has(a.recipe));
@@ -58,7 +63,7 @@ export function requestOf(draft: Draft, { items, kitchens, own, today, zone, now
     now,
     zone,
     items: used.length > 0 ? used : items.slice(0, 1),
-    kitchen: kitchenOf(draft, { kitchens }),
+    kitchen: kitchenOf(draft, source),
     ...(own && own.length > 0 && { own: [...own] }),
     gathering: { ...draft, doneAhead, ...(ahead && { ahead }), ...(rules && { rules }) },
     solve: { seconds: PLAN_SECONDS, seed: 1 },

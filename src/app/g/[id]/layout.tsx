@@ -1,6 +1,7 @@
 import { format } from "date-fns";
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
+import { differences } from "@/core/shared/differences";
 import type { Gathering } from "@/core/gathering/schema";
 import { gatheringRepository, type StoredGathering } from "@/db/gatherings";
 import { itemRepository } from "@/db/items";
@@ -33,7 +34,11 @@ export default async function GatheringLayout({ params, children }: { params: Pr
     const opened = new Date();
     const items = itemRepository(db);
     const own = ownIngredientRepository(db).list().readable;
+    const stored = planRepository(db).latest(id);
+    const { usual } = stored?.request ?? {};
+    const hasChanged = usual?.id === kitchen.value.document.id && differences(usual, kitchen.value.document).length > 0;
     const source = {
+      ...(hasChanged && { planned: usual }),
       own,
       items: items.all({ archived: true }),
       inUse: items.idsInUse(),
@@ -50,13 +55,7 @@ export default async function GatheringLayout({ params, children }: { params: Pr
     };
     return (
       <CatalogueProvider stored={own}>
-        <PlanProvider
-          key={id}
-          source={source}
-          initial={inItsKitchen(found.value)}
-          stored={planRepository(db).latest(id)}
-          saveGathering={saveGathering}
-        >
+        <PlanProvider key={id} source={source} initial={inItsKitchen(found.value)} stored={stored} saveGathering={saveGathering}>
           <GatheringShell id={id}>{children}</GatheringShell>
         </PlanProvider>
       </CatalogueProvider>

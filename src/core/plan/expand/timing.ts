@@ -5,7 +5,7 @@ import { roomAt } from "../../kitchen/room";
 import type { Step } from "../../item/step";
 import { HEAT_KINDS } from "../../item/step";
 import { type Cook, type Kitchen } from "../../kitchen/schema";
-import { SKILL_FACTOR } from "../../process/hands";
+import { paceOf } from "../../kitchen/pace";
 import { piecesIn, type Work } from "../../batching/work";
 
 const up = (x: number) => Math.ceil(x - 1e-9);
@@ -43,7 +43,7 @@ export const scalesWithSkill = (step: Step): boolean =>
 /** Whole minutes that each of these cooks takes for a timed step, 1 at the least where it is hands-on. */
 export function minutesByCook(work: Work, cooks: readonly Cook[]): number[] {
   const plain = plainMinutes(work.step, piecesIn(work));
-  return cooks.map((cook) => Math.max(1, up(plain * (scalesWithSkill(work.step) ? SKILL_FACTOR[cook.skill] : 1))));
+  return cooks.map((cook) => Math.max(1, up(plain * (scalesWithSkill(work.step) ? paceOf(cook) : 1))));
 }
 
 /** Whole minutes of a timed step that nobody's pace changes. */
@@ -66,7 +66,7 @@ export function tendsOf(step: Step, cooks: readonly Cook[], least: number): Tend
   return tends.map(({ fromMin, minutes }, i) => {
     const next = Math.min(least, ...begins.filter((begin) => begin > begins[i]));
     const room = Math.max(minutes, next - begins[i]);
-    return { from: fromMin, minutes: cooks.map((cook) => Math.max(1, Math.min(up(minutes * SKILL_FACTOR[cook.skill]), room))) };
+    return { from: fromMin, minutes: cooks.map((cook) => Math.max(1, Math.min(up(minutes * paceOf(cook)), room))) };
   });
 }
 

@@ -1,0 +1,5 @@
+import { SKILL_FACTOR } from "../process/hands";
+import type { Cook } from "./schema";
+
+/** By how much longer a cook's hands take than a recipe says: their own where it is known, else their skill's. */
+export const paceOf = ({ pace, skill }: Pick<Cook, "pace" | "skill">): number => pace ?? SKILL_FACTOR[skill];
