@@ -48,12 +48,14 @@ const EquipmentSchema = z
         count: stock,
         maxDoughG: z.number().min(50).max(100000).optional(),
         minDoughG: z.number().min(0).max(100000).optional(),
+        /** Between uses, min. */
+        washMin: wait.optional(),
       })
       .optional(),
     oven: OvenSchema.optional(),
     hob: z.object({ count: stock }).optional(),
-    pot: z.object({ litres: z.array(z.number().min(0.1).max(200)).max(50) }).optional(),
-    "lidded-pan": z.object({ count: stock, mm: length.default(300) }).optional(),
+    pot: z.object({ litres: z.array(z.number().min(0.1).max(200)).max(50), washMin: wait.optional() }).optional(),
+    "lidded-pan": z.object({ count: stock, mm: length.default(300), washMin: wait.optional() }).optional(),
     steamer: z
       .object({
         count: chambers,

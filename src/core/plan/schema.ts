@@ -25,6 +25,8 @@ const WhatSchema = z.discriminatedUnion("code", [
   }),
   z.object({ code: z.literal("wait"), carrier: z.string().optional(), carriers: z.int(), onShelf: z.boolean() }),
   z.object({ code: z.literal("oil-change") }),
+  /** Stands dirty, and is washed in its last minutes. */
+  z.object({ code: z.literal("wash"), equipment: z.string() }),
   /** What stands beside the pieces: so much of it. */
   z.object({
     code: z.literal("beside"),

@@ -102,3 +102,21 @@ test("a filling too large for its pot is cooked in two, each with its weight", (
   expect(brokenRules(asked, plan)).toEqual([]);
   expect(plan.solution.tasks.filter(({ id }) => id.startsWith(`${item.id}/d-cook/`))).toHaveLength(2);
 });
+
+test("a mixer that is washed between two doughs is not free for the second before it is", () => {
+  const input = demoInput("launch-night");
+  const own = input.kitchen as { equipment: Record<string, object> };
+  const asked = (washMin: number) =>
+    expectRequest({
+      ...input,
+      kitchen: { ...own, equipment: { ...own.equipment, mixer: { ...own.equipment.mixer, washMin } } },
+    });
+  const request = asked(6);
+  const plan = makePlan(request, { now: () => 0 });
+  expect(plan.solution.status).not.toBe("infeasible");
+  expect(brokenRules(request, plan)).toEqual([]);
+  const washed = plan.solution.tasks.filter(({ id }) => id.endsWith("/wash-mixer"));
+  expect(washed.length).toBeGreaterThan(1);
+  for (const { start, end } of washed) expect(end - start).toBeGreaterThanOrEqual(6);
+  expect(quantitiesOf(asked(0)).expansion.problem.tasks.some(({ id }) => id.endsWith("/wash-mixer"))).toBe(false);
+});

@@ -60,6 +60,8 @@ export function taskText(info: TaskInfo, nameOf: (item: string) => string, heat:
   switch (what.code) {
     case "oil-change":
       return "Change the oil: drain, wipe, fill with fresh oil";
+    case "wash":
+      return `Wash the ${what.equipment.replace(/-/g, " ")} after ${nameOf(info.item)}`;
     case "beside": {
       const much = `${amountText(what.amount, what.unit)} of ${nameOf(info.item)}`;
       return what.job === "prepare"

@@ -2,6 +2,7 @@ import { capacitiesOf } from "@/core/kitchen/capacity";
 import type { Kitchen } from "@/core/kitchen/schema";
 import { plainKitchen } from "@/core/kitchen/plain";
 import type { Item } from "@/core/item/schema";
+import { weightText } from "@/core/quantities/display";
 import { lengthText } from "@/core/shared/clock";
 
 export type EquipmentId =
@@ -44,6 +45,7 @@ export interface EquipmentKind {
 
 const number = (key: string, label: string): EquipmentField => ({ key, label, kind: "number" });
 const count = number("count", "How many");
+const wash = number("washMin", "Washing between uses, min");
 const plain = plainKitchen("plain", "plain").equipment as Readonly<Record<string, Readonly<Record<string, unknown>> | undefined>>;
 
 /** Every kind of equipment with its sizes that matter, in the order of the work's scarcest first. */
@@ -64,8 +66,8 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
   },
   { id: "tray", name: "Trays", fields: [count, { key: "mm", label: "A tray, mm", kind: "mm" }], begin: plain.tray! },
   { id: "hob", name: "Rings of the hob", fields: [count], begin: plain.hob! },
-  { id: "pot", name: "Pots", fields: [{ key: "litres", label: "Litres of each", kind: "list" }], begin: plain.pot! },
-  { id: "lidded-pan", name: "Pans with a lid", fields: [count, number("mm", "Across, mm")], begin: plain["lidded-pan"]! },
+  { id: "pot", name: "Pots", fields: [{ key: "litres", label: "Litres of each", kind: "list" }, wash], begin: plain.pot! },
+  { id: "lidded-pan", name: "Pans with a lid", fields: [count, number("mm", "Across, mm"), wash], begin: plain["lidded-pan"]! },
   {
     id: "steamer",
     name: "Steamer",
@@ -93,7 +95,7 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
   {
     id: "mixer",
     name: "Mixer",
-    fields: [count, number("maxDoughG", "Most dough, g"), number("minDoughG", "Least dough, g")],
+    fields: [count, number("maxDoughG", "Most dough, g"), number("minDoughG", "Least dough, g"), wash],
     begin: { count: 1, maxDoughG: 1500, minDoughG: 300 },
   },
   { id: "worktop", name: "Worktop", fields: [number("places", "Places to work at")], begin: plain.worktop! },
@@ -154,6 +156,12 @@ export function consequence(id: EquipmentId, kitchen: Kitchen, item: Item | unde
             .filter(Boolean)
             .join("; ")
         : undefined;
+    case "pot": {
+      const litres = kitchen.equipment.pot?.litres ?? [];
+      return litres.length > 0
+        ? `a filling of more than ${weightText(0.75 * Math.max(...litres) * 1000)} is cooked in two`
+        : undefined;
+    }
     case "mixer":
       return mixer?.maxDoughG ? `more than ${mixer.maxDoughG} g of dough is mixed in two` : undefined;
     case "freezer-tray":

@@ -131,7 +131,7 @@ export function timelineModel(plan: Plan): TimelineModel {
           amount: use.amount,
         });
     });
-    const isWork = info.what.code === "beside" && info.what.job !== "wait";
+    const isWork = info.what.code === "wash" || (info.what.code === "beside" && info.what.job !== "wait");
     if (step?.rest || (!info.step && !isWork)) {
       const range = Array.isArray(task.duration) ? task.duration : undefined;
       put(`rest:${info.item}`, {

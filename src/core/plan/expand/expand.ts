@@ -12,6 +12,7 @@ import { notBefore, tooLate, type OfTask } from "./from-now";
 import { linkWorks } from "./precedences";
 import type { BesideAmount } from "../../gathering/beside";
 import { besideTasks, wavesBy } from "./beside-tasks";
+import { washing } from "./washing";
 import { onOwnDay } from "./own-day";
 import { chamberResources, poolResources } from "./resources";
 import { loosened, windowsOf } from "./rest-windows";
@@ -59,13 +60,14 @@ export function expand(
   const exact = windowsOf(works, kitchen, days.clockChanges, (work) => spans.get(work.id) ?? [0, horizon]);
   const { tasks: built, poolUses, readyAfter } = builder.build(exact);
   const more = besideTasks(beside, kitchen, wavesBy(request.gathering.waves, days));
-  const tasks = inTime([...built, ...oil.changes(works, built), ...more.tasks]);
+  const washed = washing(works, kitchen, lastHands(request, days));
+  const tasks = inTime([...built, ...oil.changes(works, built), ...more.tasks, ...washed.tasks]);
 
   const { info, steps, obstacles } = builder;
   for (const wait of linked.waits) info.set(wait.id, waitInfo(wait));
-  for (const [id, what] of more.info) info.set(id, what);
+  for (const [id, what] of [...more.info, ...washed.info]) info.set(id, what);
   for (const task of tasks) if (!info.has(task.id)) info.set(task.id, oil.infoOf());
-  const pools = poolResources(request, days, horizon, [...poolUses, ...more.poolUses], tasks);
+  const pools = poolResources(request, days, horizon, [...poolUses, ...more.poolUses, ...washed.poolUses], tasks);
   return {
     problem: {
       format: "unisynth-problem/1",
@@ -90,10 +92,12 @@ const stepOf =
     return found?.what.code === "step" ? { item: found.item, kind: found.what.kind } : undefined;
   };
 
-function horizonOf(request: PlanRequest, days: PlanDays, demands: readonly Demand[]): number {
-  const ends = request.kitchen.cooks.flatMap((cook) => cook.hours.map((h) => days.minute(h.day, h.to)));
-  return Math.max(1, ...ends, ...demands.map((demand) => demand.by));
-}
+/** When the last cook leaves, min. */
+const lastHands = ({ kitchen }: PlanRequest, days: PlanDays): number =>
+  Math.max(0, ...kitchen.cooks.flatMap((cook) => cook.hours.map((h) => days.minute(h.day, h.to))));
+
+const horizonOf = (request: PlanRequest, days: PlanDays, demands: readonly Demand[]): number =>
+  Math.max(1, lastHands(request, days), ...demands.map((demand) => demand.by));
 
 /** Drops the planner's own notes from the uses. */
 const clean = (task: TaskInput): TaskInput => ({
