@@ -21,7 +21,7 @@ const CLOCK = [
   },
 ];
 export default tseslint.config(
-  { ignores: [".next/**", "node_modules/**", "next-env.d.ts", "data/**", "docs/**", ".scratch/**"] },
+  { ignores: ["**/.next/**", "node_modules/**", "**/next-env.d.ts", "data/**", "docs/**", ".scratch/**"] },
   ...tseslint.configs.recommended,
   reactHooks.configs.flat["recommended-latest"] ?? reactHooks.configs.flat.recommended,
   {

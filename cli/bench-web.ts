@@ -97,11 +97,11 @@ try {
     }
   const of = (name: string, key: keyof Load) => median(loads.get(name)!.map((one) => one[key]));
   const [[bareName]] = PAGES;
-  print(`medians of ${rounds} interleaved loads; in brackets times the bare page`);
+  print(`medians of ${rounds} interleaved loads; in brackets times the bare page\n`);
   print(
     ["view", "script kB", "first byte ms", "largest paint ms", "long tasks ms"]
       .map((t, i) => (i === 0 ? t.padEnd(26) : t.padStart(20)))
-      .join(""),
+      .join("") + "\n",
   );
   for (const [name] of PAGES) {
     const cell = (key: keyof Load) => {
@@ -109,7 +109,7 @@ try {
       const ratio = base > 0 ? ` (${(of(name, key) / base).toFixed(1)})` : "";
       return `${of(name, key).toFixed(key === "firstByteMs" ? 1 : 0)}${ratio}`.padStart(20);
     };
-    print(name.padEnd(26) + cell("scriptKB") + cell("firstByteMs") + cell("paintMs") + cell("longMs"));
+    print(name.padEnd(26) + cell("scriptKB") + cell("firstByteMs") + cell("paintMs") + cell("longMs") + "\n");
   }
 } finally {
   await browser.close();

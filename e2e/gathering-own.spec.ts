@@ -1,3 +1,4 @@
+import AxeBuilder from "@axe-core/playwright";
 import { OwnServer } from "../tests/own-server";
 import { expect, test, type Page } from "./test";
 
@@ -144,3 +145,50 @@ test("a dip by pieces and a hot drink by heads: amounts, the ring, the timeline,
   await page.getByRole("link", { name: "Timeline" }).click();
   await expect(page.getByRole("region", { name: "Timeline" })).toContainText("Hot apple drink");
 });
+
+test("asked today for a filling that sets overnight: why not, and when at the earliest", async ({ page }) => {
+  const now = new Date();
+  const two = (n: number) => String(n).padStart(2, "0");
+  // Three hours from now is too soon for it at any time of the day.
+  const late = now.getHours() >= 20;
+  test.skip(now.getHours() === 23 && now.getMinutes() > 50, "no time of today is left to serve at");
+  await page.goto(`${own.url}/g/first-try`);
+  const today = `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+  for (const remove of ["Slipway pies", "Hawser coils"]) {
+    const button = page.getByRole("region", { name: "Lunch" }).getByRole("button", { name: `Remove ${remove}` });
+    if ((await button.count()) > 0) await button.click();
+  }
+  await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
+  await page.getByRole("option", { name: "Keel moons" }).click();
+  await page.getByLabel("Pieces a head at Lunch").fill("");
+  await page.getByLabel("Day", { exact: true }).fill(today);
+  await page.getByLabel("Time of Lunch").fill(late ? "23.59" : `${two(now.getHours() + 3)}${two(now.getMinutes())}`);
+  await page.getByLabel("Time of Lunch").blur();
+  const refusal = page.getByRole("alert").filter({ hasText: "does not fit" });
+  await expect(refusal).toContainText(
+    /Keel moons: from now, \d\d:\d\d, it takes \d+ h.* at the least \(the longest of it: .*\).*It cannot be ready before/,
+    { timeout: 30_000 },
+  );
+});
+
+for (const width of [1280, 390])
+  test(`everything open, ${width} wide: nothing serious stands in the way, and nothing is wider than the page`, async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width, height: 844 });
+    await page.goto(`${own.url}/g/launch-night`);
+    await fits(page);
+    const opens = page.getByRole("button", { name: /: share, batches, parts$/ });
+    while ((await opens.count()) > 0) await opens.first().click();
+    await page
+      .getByRole("button", { name: /: other hours this time$/ })
+      .first()
+      .click();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+      violations
+        .filter(({ impact }) => impact === "serious" || impact === "critical")
+        .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(" | ")}`),
+    ).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  });

@@ -22,6 +22,12 @@ const saved = (page: Page) =>
       .first(),
   ).toHaveText("Saved", { timeout: 20_000 });
 const planState = (page: Page) => page.getByTestId("plan-state");
+/** The plan is looked for to its end and has arrived. */
+async function kept(page: Page): Promise<void> {
+  await expect(planState(page)).toHaveText("The plan fits", { timeout: 40_000 });
+  await expect(page.getByRole("status", { name: "What waits for the server" })).toBeHidden();
+  await page.waitForTimeout(1500);
+}
 const card = (page: Page, name: string) => page.getByRole("article", { name, exact: true });
 
 async function recipe(page: Page, name: string, filling: string): Promise<void> {
@@ -69,12 +75,18 @@ test("two recipes, a kitchen with two cooks, and a plan on the timeline", async 
     await page.getByRole("region", { name: "Serving" }).getByLabel("Add an item").click();
     await page.getByRole("option", { name }).click();
   }
+  await kept(page);
   await page.getByRole("link", { name: "change this kitchen" }).click();
   await page.getByLabel("Name of the kitchen").fill("Kitchen by the quay");
   await page.getByRole("button", { name: "Another cook" }).click();
   await page.getByLabel("Name of cook 2").fill("Noa");
   await page.getByLabel("Hours 1 of cook 2: from").fill("15:00");
   await page.getByLabel("Hours 1 of cook 2: to").fill("18:30");
+  // What it does to the next gathering, at once.
+  await expect(page.getByRole("status").filter({ hasText: "For Quay lunch" })).toContainText(
+    /(of hands|as much work for the hands).*begin \d\d:\d\d/,
+    { timeout: 20_000 },
+  );
   await expect(page.getByRole("group", { name: "Cook 2" })).toContainText("3 h 30 at work here");
   const trays = page.getByRole("region", { name: "Trays", exact: true });
   const onOne = await trays.textContent();
@@ -83,10 +95,14 @@ test("two recipes, a kitchen with two cooks, and a plan on the timeline", async 
   await saved(page);
   await page.goto(own.url);
   await page.getByRole("link", { name: "Quay lunch" }).click();
+  await expect(page.getByText("has changed since this was planned")).toBeVisible();
+  await expect(page.getByText(/its name, who cooks, trays\. The plan keeps to the kitchen as it was/)).toBeVisible();
+  await page.getByRole("button", { name: "Plan with it as it is now" }).click();
   await expect(page.getByText("Me, Noa · 1 oven of 2 shelves")).toBeVisible();
   await expect(planState(page)).toHaveText(/^The plan fits/, { timeout: 40_000 });
   await page.getByRole("link", { name: "Timeline" }).click();
   const timeline = page.getByRole("region", { name: "Timeline" });
+  await kept(page);
   for (const lane of ["Me", "Noa", "Oven"]) await expect(timeline.getByRole("group", { name: lane, exact: true })).toBeVisible();
 });
 
@@ -98,6 +114,19 @@ test("a kitchen is copied, changed by itself, and put away", async ({ page }) =>
   await expect(page.getByText("Room 1, °C is 99; expected a number of at most 45")).toBeVisible();
   await page.getByLabel("Room 1, °C").fill("26");
   await expect(page.getByText("26 to 26 °C: dough rises by it")).toBeVisible();
+  const curve = page.getByRole("group", { name: "Room temperature through the day" });
+  await curve.getByRole("slider", { name: "Room from 00:00 to 24:00" }).press("ArrowUp");
+  await expect(page.getByLabel("Room 1, °C")).toHaveValue("26.5");
+  await page.getByRole("button", { name: "A winter day" }).click();
+  const seven = curve.getByRole("slider", { name: "Time at which the room changes from 17 to 20 °C" });
+  const box = (await seven.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByLabel("Room 2: from")).not.toHaveValue("07:00");
+  await page.getByLabel("Own pace of cook 1, times the recipe's minutes").fill("1,5");
+  await expect(page.getByText("1 h 30 for what the recipe says takes 1 h").first()).toBeVisible();
   await saved(page);
   await page.goto(`${own.url}/kitchens`);
   await page.getByRole("button", { name: "Put away Kitchen by the quay (copy)" }).click();
@@ -114,6 +143,7 @@ test("without the oven the day says no, and why; the second way out is taken ove
   await saved(page);
   await page.goto(own.url);
   await page.getByRole("link", { name: "Quay lunch" }).click();
+  await page.getByRole("button", { name: "Plan with it as it is now" }).click();
   await expect(page.getByRole("alert").filter({ hasText: "does not fit" })).toContainText(
     "bake needs an oven, and this kitchen has none",
     { timeout: 30_000 },

@@ -1,3 +1,4 @@
+import { EQUIPMENT_COUNTS } from "@/core/kitchen/counts";
 import fc from "fast-check";
 import { RequestSchema } from "@/core/plan/request";
 import { KNOWN_EQUIPMENT } from "@/core/kitchen/schema";
@@ -121,7 +122,10 @@ function joinEntry(entry: Doc, items: readonly Doc[], k: number): void {
   entry.recipe = item.id;
   entry.choices = Object.fromEntries(list(item.schools).map((school) => [school.id, school.options.at(-1).id]));
   const fillings = ["base", ...list(item.filling.variants).map((variant) => variant.id)];
-  list(entry.split).forEach((part) => (part.filling = oneOf(fillings, part.pieces)));
+  list(entry.split).forEach((part) => {
+    part.filling = oneOf(fillings, part.pieces);
+    if (part.choices) part.choices = entry.choices;
+  });
   if (entry.pieces !== undefined) entry.pieces = Math.min(entry.pieces, 120);
   if (list(entry.split).length === 0) delete entry.split;
   else {
@@ -148,6 +152,26 @@ function joinGathering(gathering: Doc, items: readonly Doc[]): void {
     const item = items[k % items.length];
     return { ...ahead, recipe: item.id, pieces: undefined, through: item.steps[k % item.steps.length].id };
   });
+  list(gathering.attendance).forEach((entry, k) => {
+    Object.assign(entry, { cook: `helper-${k}`, name: entry.name ?? "Helper" });
+    entry.hours = list(entry.hours)
+      .slice(0, 1)
+      .map((one) => ({ ...one, from: "10:00", to: "20:00" }));
+  });
+  if (gathering.breaks) gathering.breaks = [];
+  if (gathering.equipment) {
+    const counts = Object.values(gathering.equipment as Record<string, number>);
+    gathering.equipment = Object.fromEntries(
+      counts.map((count, k) => [EQUIPMENT_COUNTS[(k + count) % EQUIPMENT_COUNTS.length], count]),
+    );
+  }
+  list(gathering.ahead).forEach((entry, k) => {
+    const item = items[k % items.length];
+    Object.assign(entry, { recipe: item.id, through: item.steps[k % item.steps.length].id, day: 0 });
+  });
+  if (list(gathering.waves).length === 0) delete gathering.beside;
+  number(list(gathering.beside), "beside-");
+  list(gathering.beside).forEach((one, k) => (one.wave = gathering.waves[k % gathering.waves.length].id));
   number(gathering.rules, "rule-");
   list(gathering.rules).forEach((rule) => (rule.steps = rule.steps.map((id: string) => oneOf(allSteps, id))));
 }
@@ -155,7 +179,7 @@ function joinGathering(gathering: Doc, items: readonly Doc[]): void {
 /** Requests of any content that the schemas accept, what belongs together joined: almost all of them pass the door. */
 export const anyRequest: fc.Arbitrary<unknown> = anyOfSchema(RequestSchema).map((generated) => {
   const request = structuredClone(generated) as Doc;
-  Object.assign(request, { today: TODAY, own: undefined, calibration: undefined });
+  Object.assign(request, { today: TODAY, own: undefined, calibration: undefined, usual: undefined });
   joinKitchen(request.kitchen);
   request.items.forEach(joinItem);
   joinGathering(request.gathering, request.items);

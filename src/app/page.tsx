@@ -5,6 +5,7 @@ import Link from "next/link";
 import { redirect } from "next/navigation";
 import { z } from "zod";
 import { daysBetween } from "@/core/gathering/calendar";
+import { counted } from "@/core/shared/words";
 import { gatheringRepository, type GatheringGlance } from "@/db/gatherings";
 import { planRepository, type PlanGlance } from "@/db/plans";
 import { GatheringCards, type GatheringCard } from "@/ui/home/GatheringCards";
@@ -37,7 +38,7 @@ function cardOf(gathering: GatheringGlance, plan: PlanGlance | undefined, today:
     line,
     day: dateText(date),
     away: awayText(daysBetween(today, date)),
-    forWhom: guests > 0 ? `${guests} guests` : "for the freezer",
+    forWhom: guests > 0 ? counted(guests, "guest") : "for the freezer",
     begins: plan && plan.lastEnd > 0 ? `hands on from ${beginText(plan)}` : "no plan yet",
   };
 }

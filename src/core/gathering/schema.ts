@@ -21,7 +21,7 @@ const avoid = z.preprocess(
 const pieces = z.int().min(1).max(2000);
 /** Parts of one item that are filled or made otherwise; `choices` on top of the entry's own. */
 const split = z
-  .array(z.object({ filling: id, pieces, choices: choices.optional() }))
+  .array(z.object({ filling: id, pieces, choices: z.record(id, id).optional() }))
   .max(20)
   .optional();
 

@@ -27,6 +27,11 @@ export type ServedIn = (item: Item, choices: Choices, filling: string) => Served
 
 const isFried = ({ steps }: ResolvedItem): boolean => steps.some((step) => step.equipment.some((e) => e.id === "fryer"));
 
+/** Whether the same allergens are in both. */
+const sameIn = (a: ItemClaims, b: ItemClaims): boolean =>
+  JSON.stringify([a.contains, a.may].map((list) => list.map(({ tags }) => tags))) ===
+  JSON.stringify([b.contains, b.may].map((list) => list.map(({ tags }) => tags)));
+
 /** Where an item stands in the order of the oil: what leaves no taste first, and among equals what keeps the oil vegan. */
 export const oilRank = (item: Item, own: ItemClaims): number =>
   (item.fryOil?.order ?? 0) * 2 + (own.diets.vegan.answer === "yes" ? 0 : 1);
@@ -59,7 +64,7 @@ export function servedIn(gathering: Gathering, items: ReadonlyMap<string, Item>,
     if (!isFried(resolved)) return { resolved, own, claims: own };
     const rank = oilRank(item, own);
     const oil = frying
-      .filter((other) => other.resolved !== resolved)
+      .filter((other) => other.resolved.item.id !== item.id || other.resolved.filling !== filling || !sameIn(other.own, own))
       .filter((other) => oilRank(other.resolved.item, other.own) <= rank)
       // What waits for fresh oil meets only what waits for it as well.
       .filter((other) => !resolved.fryerRefill || other.resolved.fryerRefill !== undefined)

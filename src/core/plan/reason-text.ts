@@ -3,7 +3,7 @@ import { addDays, format, parseISO } from "date-fns";
 import { clockText, lengthText, MINUTES_A_DAY, wallMinute } from "../shared/clock";
 import { scheduleReasonText } from "../schedule/reason-text";
 import type { Note, Plan, Reason } from "./schema";
-import { inCelsius, itemNameIn, planTaskText, VERB, type HeatText } from "./task-text";
+import { inCelsius, itemNameIn, piecesText, planTaskText, VERB, type HeatText } from "./task-text";
 
 /** How whoever reads shows temperatures and minutes of the plan. */
 export interface Shown {
@@ -15,7 +15,11 @@ const PLAIN: Shown = { heat: inCelsius, clock: (minute) => clockText(minute) };
 
 /** A cook or a piece of equipment as it is called. */
 export const resourceText = (plan: Pick<Plan, "day">, id: string): string =>
-  plan.day.cooks.find((cook) => cook.id === id)?.name ?? id.replace(/-/g, " ");
+  plan.day.cooks.find((cook) => cook.id === id)?.name ?? equipmentWord(id);
+
+const verb = (kind: keyof typeof VERB): string => VERB[kind].toLowerCase();
+/** A piece of equipment by its key, as it is called. */
+export const equipmentWord = (key: string): string => key.replace(/-/g, " ");
 
 /** What makes a day impossible, as a sentence. `nameOf`: an item's name by its id. */
 export function obstacleText(
@@ -27,22 +31,22 @@ export function obstacleText(
   const name = nameOf(obstacle.item);
   switch (obstacle.code) {
     case "no-cook":
-      return `${name}: no cook may do “${VERB[obstacle.kind].toLowerCase()}” (${obstacle.step})`;
+      return `${name}: nobody who is there may ${verb(obstacle.kind)}`;
     case "not-there": {
       const { equipment } = obstacle;
-      const article = equipment === "oven" ? "an " : equipment === "steamer" || equipment === "fryer" ? "a " : "";
-      return `${name}: ${obstacle.kind} needs ${article}${equipment}, and this kitchen has none`;
+      const article = equipment === "oven" ? "an " : equipment === "tins" ? "" : "a ";
+      return `${name}: ${verb(obstacle.kind)} needs ${article}${equipmentWord(equipment)}, and this kitchen has none`;
     }
     case "too-few":
-      return `${name}: ${obstacle.kind} needs ${obstacle.needed} of ${obstacle.equipment} at once, and this kitchen has ${obstacle.there}`;
+      return `${name}: ${verb(obstacle.kind)} needs ${obstacle.needed} of ${equipmentWord(obstacle.equipment)} at once, and this kitchen has ${obstacle.there}`;
     case "too-hot":
-      return `${name}: ${obstacle.kind} needs ${heat(obstacle.settingC)}, and the ${obstacle.equipment} reaches ${heat(obstacle.mostC)}`;
+      return `${name}: ${verb(obstacle.kind)} needs ${heat(obstacle.settingC)}, and the ${equipmentWord(obstacle.equipment)} reaches ${heat(obstacle.mostC)}`;
     case "no-load":
-      return `${name}: this kitchen has nothing that takes a load for ${obstacle.kind}`;
+      return `${name}: this kitchen has nothing that takes a load to ${verb(obstacle.kind)}`;
     case "mixer-too-small":
       return `${name}: one piece needs ${Math.round(obstacle.pieceG)} g of dough and the mixer takes ${obstacle.mixerG} g`;
     case "cannot-wait":
-      return `${name}: after ${obstacle.kind} it may wait ${lengthText(obstacle.mayWaitMin)}, and what follows begins ${lengthText(obstacle.mustWaitMin)} later at the earliest`;
+      return `${name}: after “${verb(obstacle.kind)}” it may wait ${lengthText(obstacle.mayWaitMin)}, and what follows begins ${lengthText(obstacle.mustWaitMin)} later at the earliest`;
     case "too-late": {
       const { now, by, earliest, longest } = obstacle;
       const steps = longest.map(({ kind, minutes }) => `${VERB[kind].toLowerCase()} ${lengthText(minutes)}`).join(", ");
@@ -53,9 +57,9 @@ export function obstacleText(
     }
     case "too-many-loads":
       return (
-        `${name}: ${obstacle.pieces} pieces need ${obstacle.loads} ${obstacle.chamber} loads of ${obstacle.perLoad}, ${obstacle.apartMin} min apart; ` +
+        `${name}: ${piecesText(obstacle.pieces)} need ${obstacle.loads} ${equipmentWord(obstacle.chamber)} loads of ${obstacle.perLoad}, ${obstacle.apartMin} min apart; ` +
         `the first would wait ${lengthText(obstacle.oldestMin)} for the last, and they may wait ${lengthText(obstacle.holdMin)}. ` +
-        `${obstacle.most} pieces are the most that can be hot together.`
+        `${piecesText(obstacle.most)} are the most that can be hot together.`
       );
   }
 }

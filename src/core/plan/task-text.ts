@@ -1,3 +1,4 @@
+import { counted } from "../shared/words";
 import { amountText } from "../quantities/display";
 import type { Step } from "../item/step";
 import type { Plan, TaskInfo } from "./schema";
@@ -44,7 +45,7 @@ export const carrierText = (carrier: string, n: number): string =>
   `${n} ${(CARRIER_WORD[carrier] ?? [carrier, carrier])[n === 1 ? 0 : 1]}`;
 
 /** "1 piece", "12 pieces". */
-export const piecesText = (n: number): string => (n === 1 ? "1 piece" : `${n} pieces`);
+export const piecesText = (n: number): string => counted(n, "piece");
 
 /** A temperature as a text. */
 export type HeatText = (celsius: number) => string;

@@ -54,7 +54,7 @@ describe("what makes a day impossible", () => {
   const at = { item: "bun", kind: "bake" as const };
   test.each([
     [{ code: "not-there" as const, ...at, equipment: "oven" }, "Plum buns: bake needs an oven, and this kitchen has none"],
-    [{ code: "not-there" as const, ...at, equipment: "tray" }, "Plum buns: bake needs tray, and this kitchen has none"],
+    [{ code: "not-there" as const, ...at, equipment: "tray" }, "Plum buns: bake needs a tray, and this kitchen has none"],
     [
       { code: "too-hot" as const, ...at, equipment: "oven", settingC: 250, mostC: 200 },
       "Plum buns: bake needs 482 °F, and the oven reaches 392 °F",
@@ -63,7 +63,7 @@ describe("what makes a day impossible", () => {
       { code: "too-few" as const, ...at, equipment: "rack", needed: 3, there: 1 },
       "Plum buns: bake needs 3 of rack at once, and this kitchen has 1",
     ],
-    [{ code: "no-load" as const, ...at }, "Plum buns: this kitchen has nothing that takes a load for bake"],
+    [{ code: "no-load" as const, ...at }, "Plum buns: this kitchen has nothing that takes a load to bake"],
     [
       { code: "mixer-too-small" as const, item: "bun", pieceG: 60.4, mixerG: 50 },
       "Plum buns: one piece needs 60 g of dough and the mixer takes 50 g",
@@ -83,7 +83,7 @@ describe("what makes a day impossible", () => {
     };
     expect(refusalTexts(plan)).toEqual([
       "Bake 36 Plum buns found no place between 09:00 and 11:00; most often Ada was taken.",
-      "Leek pies: this kitchen has nothing that takes a load for fry",
+      "Leek pies: this kitchen has nothing that takes a load to fry",
     ]);
     expect(planTaskText(plan, "unknown")).toBe("unknown");
   });

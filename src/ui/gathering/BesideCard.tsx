@@ -10,6 +10,7 @@ import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { BESIDE_DEFAULTS, BESIDE_KINDS, type BesideAmount, type BesideKind } from "@/core/gathering/beside";
 import { allergenOf } from "@/core/ingredients/allergen";
 import { besideItem } from "@/core/plan/expand/beside-tasks";
+import { counted } from "@/core/shared/words";
 import { piecesText } from "@/core/plan/task-text";
 import { amountText } from "@/core/quantities/display";
 import { lengthText } from "@/core/shared/clock";
@@ -128,8 +129,7 @@ function Line({ one, index, amount, onChange, onRemove }: LineProps) {
           <Box component="span" sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.4rem", fontWeight: 560 }}>
             {amount ? amountText(amount.total, amount.of.unit) : "–"}
           </Box>{" "}
-          {amount &&
-            `for ${amount.of.per === "piece" ? piecesText(amount.count) : amount.count === 1 ? "1 guest" : `${amount.count} guests`}`}
+          {amount && `for ${amount.of.per === "piece" ? piecesText(amount.count) : counted(amount.count, "guest")}`}
         </Box>
         <IconButton aria-label={`Remove ${name}`} onClick={onRemove} size="small">
           <DeleteOutline fontSize="small" />

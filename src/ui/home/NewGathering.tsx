@@ -16,6 +16,7 @@ import type { z } from "zod";
 import { daysBetween } from "@/core/gathering/calendar";
 import { FirstSchema, type First } from "@/core/gathering/make";
 import type { Result } from "@/core/shared/issue";
+import { counted } from "@/core/shared/words";
 import { readClock, readNumber } from "@/core/shared/typed";
 import { Banner } from "../kit/Banner";
 import { Field } from "../kit/Field";
@@ -118,7 +119,7 @@ export function NewGathering({ items, kitchens, today, isFirst, create, createKi
                 />
               ))}
               <Answer>
-                {heads === 1 ? "1 guest" : `${heads} guests`}
+                {counted(heads, "guest")}
                 {date && `, ${whenText(today, date)} at ${readClock(time) ?? time}`}
               </Answer>
             </Box>

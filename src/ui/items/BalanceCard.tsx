@@ -6,6 +6,7 @@ import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { piecesText } from "@/core/plan/task-text";
 import { mixedDoughG } from "@/core/item/yields";
 import { scaleDough, scaleFilling, type DeskTotals } from "@/core/item/desk";
 import type { Item } from "@/core/item/schema";
@@ -74,7 +75,7 @@ export function BalanceCard({ item, totals, onChange }: Props) {
             </Box>
           ) : (
             <Typography sx={{ color: COLOUR.fits, fontWeight: 600, mt: 1 }}>
-              They end together, at {balance.pieces} pieces.
+              They end together, at {piecesText(balance.pieces)}.
             </Typography>
           )}
         </>
@@ -97,7 +98,7 @@ function Bar({ label, pieces, most, colour }: { label: string; pieces: number; m
           sx={{ height: "100%", width: `${Math.min(100, (100 * pieces) / most)}%`, background: colour, borderRadius: "2px" }}
         />
       </Box>
-      <span>{pieces} pieces</span>
+      <span>{piecesText(pieces)}</span>
     </Box>
   );
 }
@@ -166,7 +167,7 @@ function Losses({ item, totals, onChange }: Props) {
         />
       </Box>
       <Typography variant="body2" sx={{ mt: 0.75 }}>
-        {item.base.pieces} pieces of {item.piece.doughG} g need {Math.round(mixedDoughG(item, item.base.pieces))} g of dough
+        {piecesText(item.base.pieces)} of {item.piece.doughG} g need {Math.round(mixedDoughG(item, item.base.pieces))} g of dough
         {totals.doughG > 0 && `; there are ${Math.round(totals.doughG)} g`}.
       </Typography>
       {cookedG > 0 && (
@@ -253,8 +254,8 @@ function FromStock({ item, totals }: Pick<Props, "item" | "totals">) {
       {answer.pieces !== null && have !== undefined && have >= 0 && (
         <Typography data-testid="from-stock" sx={{ mt: 1, fontWeight: 600 }}>
           {trays || dish
-            ? `${answer.pieces} pieces: ${Math.round((answer.pieces * totals.doughG) / item.base.pieces)} g of dough, ${Math.round((answer.pieces * totals.rawFillingG) / item.base.pieces)} g of filling`
-            : `${answer.pieces} pieces, ${Math.round(have - (answer.pieces * line.grams) / item.base.pieces)} g left`}
+            ? `${piecesText(answer.pieces)}: ${Math.round((answer.pieces * totals.doughG) / item.base.pieces)} g of dough, ${Math.round((answer.pieces * totals.rawFillingG) / item.base.pieces)} g of filling`
+            : `${piecesText(answer.pieces)}, ${Math.round(have - (answer.pieces * line.grams) / item.base.pieces)} g left`}
         </Typography>
       )}
     </Box>

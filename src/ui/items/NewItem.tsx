@@ -11,6 +11,7 @@ import { familyOf } from "@/core/item/families";
 import { fromLines, itemFromRecipe, readLines, type Guessed, type RecipeForm } from "@/core/item/recipe";
 import type { Item } from "@/core/item/schema";
 import { readOvenTemperature, type OvenRead } from "@/core/quantities/oven-text";
+import { piecesText } from "@/core/plan/task-text";
 import { issueText } from "@/core/shared/issue-text";
 import type { Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
@@ -196,7 +197,7 @@ export function NewItem({ items, create }: Props) {
           {made?.ok && (
             <Banner
               kind="note"
-              title={`${made.value.base.pieces} pieces of ${made.value.piece.doughG} g dough${made.value.piece.fillingG > 0 ? ` and ${made.value.piece.fillingG} g filling` : ""}`}
+              title={`${piecesText(made.value.base.pieces)} of ${made.value.piece.doughG} g dough${made.value.piece.fillingG > 0 ? ` and ${made.value.piece.fillingG} g filling` : ""}`}
             >
               {claimsLine(claimsOf(resolveItem(made.value, {}, "base"), catalogue))}. Read the labels: a name does not say all.
               {isProvisional(made.value) && ` Kept as provisional: ${provisionalText(made.value)}; it is settled on its desk.`}

@@ -1,3 +1,4 @@
+import { piecesText } from "@/core/plan/task-text";
 import { OURS, type Catalogue } from "@/core/ingredients/own";
 import { claimsOf } from "@/core/item/claims";
 import { claimsLine } from "@/core/item/claims-text";
@@ -121,5 +122,5 @@ export function balanceText(item: Item, catalogue: Catalogue = OURS): string | u
   const enough = Math.floor(
     balance.limiting === "dough" ? balance.fillingLeftG / item.piece.fillingG : balance.doughLeftG / item.piece.doughG,
   );
-  return `The ${balance.limiting} runs out first, after ${balance.pieces} pieces; ${left} ${balance.limiting === "dough" ? "is" : "is"} left, enough for ${enough} more.`;
+  return `The ${balance.limiting} runs out first, after ${piecesText(balance.pieces)}; ${left} is left, enough for ${enough} more.`;
 }

@@ -1,8 +1,7 @@
 import type { Kitchen } from "@/core/kitchen/schema";
 import { differences } from "@/core/shared/differences";
+import { counted } from "@/core/shared/words";
 import { EQUIPMENT } from "./equipment-fields";
-
-const counted = (n: number, one: string, more: string): string => (n === 1 ? `1 ${one}` : `${n} ${more}`);
 
 /** A kitchen in one line: who cooks, and what heats. */
 export function kitchenLine({ cooks, equipment }: Kitchen): string {

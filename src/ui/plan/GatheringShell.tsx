@@ -9,6 +9,7 @@ import { memo, type ReactNode } from "react";
 import { isProvisional } from "@/core/item/gaps";
 import { lengthText } from "@/core/shared/clock";
 import { guestTotal } from "@/core/gathering/headcount";
+import { counted } from "@/core/shared/words";
 import { issueText } from "@/core/shared/issue-text";
 import { Banner } from "../kit/Banner";
 import { DisplayMenu } from "../kit/DisplayMenu";
@@ -198,7 +199,7 @@ const AnswerStrip = memo(function AnswerStrip() {
 
 const guestsOf = (gathering: Parameters<typeof guestTotal>[0]): string => {
   const total = guestTotal(gathering);
-  return total > 0 ? `, for ${total} guests` : "";
+  return total > 0 ? `, for ${counted(total, "guest")}` : "";
 };
 
 function Fact({ label, children, testId }: { label: string; children: ReactNode; testId?: string }) {

@@ -3,6 +3,7 @@ import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import { amountText } from "@/core/quantities/display";
 import { besideItem } from "@/core/plan/expand/beside-tasks";
+import { counted } from "@/core/shared/words";
 import { piecesText } from "@/core/plan/task-text";
 import type { Ticks } from "../kit/use-stored";
 import { momentText, summarise } from "../plan/plan-summary";
@@ -38,8 +39,7 @@ export function BesideSheets({ big, ticks }: { big: boolean; ticks: Ticks }) {
           </Typography>
         </Typography>
         <Typography variant="caption">
-          {amountText(total, of.unit)} in all, for{" "}
-          {of.per === "piece" ? piecesText(count) : count === 1 ? "1 guest" : `${count} guests`}
+          {amountText(total, of.unit)} in all, for {of.per === "piece" ? piecesText(count) : counted(count, "guest")}
         </Typography>
         {parts.map(({ name, amount, grams }, i) => {
           const key = `beside ${of.id} ${i}`;

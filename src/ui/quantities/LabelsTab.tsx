@@ -1,5 +1,6 @@
 "use client";
 import Box from "@mui/material/Box";
+import { piecesText } from "@/core/plan/task-text";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import { useDisplay } from "../kit/use-display";
@@ -19,7 +20,7 @@ export function LabelsTab() {
           <Paper key={label.key} component="article" aria-label={`Label: ${label.name}`} sx={{ p: 2, breakInside: "avoid" }}>
             <Typography variant="h2">{label.name}</Typography>
             <Typography variant="body2" color="text.secondary">
-              {label.where} · {label.pieces} pieces
+              {label.where} · {piecesText(label.pieces)}
               {label.provisional && " · provisional: its recipe is not settled"}
             </Typography>
             <Box sx={{ mt: 1, fontWeight: 650 }}>{label.contains[0].toUpperCase() + label.contains.slice(1)}</Box>

@@ -3,6 +3,7 @@ import Box from "@mui/material/Box";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import { Fragment } from "react";
+import { piecesText } from "@/core/plan/task-text";
 import { itemOrder } from "../gathering/gathering.view-model";
 import { Monogram } from "../kit/Monogram";
 import { useDisplay, type Shown } from "../kit/use-display";
@@ -68,7 +69,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
               </Typography>
             </Box>
             <Typography variant="caption">
-              {sheet.title}, for {sheet.batch.pieces} pieces · {weight(sheet.batch.totalG)} in all
+              {sheet.title}, for {piecesText(sheet.batch.pieces)} · {weight(sheet.batch.totalG)} in all
               {left === 0 ? " · all in" : left < keys.length ? ` · ${left} to go` : ""}
             </Typography>
             {sheet.groups.map((group) => (
