@@ -62,7 +62,10 @@ export function DemandLine({
       data-testid={`line-${recipe}`}
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "30px 1fr auto", md: "30px minmax(140px, 1fr) 60px 112px minmax(200px, 1.3fr) 34px" },
+        gridTemplateColumns: {
+          xs: "30px minmax(0, 1fr) auto",
+          md: "30px minmax(140px, 1fr) 60px 112px minmax(200px, 1.3fr) 34px",
+        },
         columnGap: 1.5,
         rowGap: 0.5,
         alignItems: "center",
@@ -153,6 +156,7 @@ export function DemandLine({
           sx={{
             gridColumn: { xs: "1 / -1", md: "2 / -1" },
             display: "grid",
+            gridTemplateColumns: "minmax(0, 1fr)",
             gap: 1,
             fontSize: "0.85rem",
             color: COLOUR.soft,

@@ -65,7 +65,13 @@ export function DoneAheadCard() {
             key={`${line.list} ${line.at}`}
             role="group"
             aria-label={name}
-            sx={{ borderTop: `1px solid ${COLOUR.line}`, py: 1, display: "grid", gap: 0.5 }}
+            sx={{
+              borderTop: `1px solid ${COLOUR.line}`,
+              py: 1,
+              display: "grid",
+              gridTemplateColumns: "minmax(0, 1fr)",
+              gap: 0.5,
+            }}
           >
             <Box sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
               <Box sx={{ fontWeight: 600, minWidth: 110 }}>{item.name}</Box>
@@ -74,7 +80,7 @@ export function DoneAheadCard() {
                 value={line.through}
                 onChange={(event) => change((d) => add(without(d, line), line.recipe, event.target.value, line.day))}
                 slotProps={{ htmlInput: { "aria-label": `${name}: up to` } }}
-                sx={{ flex: "1 1 220px" }}
+                sx={{ flex: "1 1 200px", minWidth: 0, maxWidth: "100%" }}
               >
                 {steps.map(({ step }) => (
                   <MenuItem key={step.id} value={step.id} sx={{ whiteSpace: "normal", maxWidth: 420 }}>

@@ -32,13 +32,13 @@ export function GatheringView() {
         alignItems: "start",
       }}
     >
-      <Box sx={{ display: "grid", gap: 2.5 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 2.5 }}>
         <OccasionCard />
         <GuestsCard />
         <CoverageCard />
         <WhoCooksCard />
       </Box>
-      <Box sx={{ display: "grid", gap: 2.5 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 2.5 }}>
         {source.items.length === 0 && (
           <Banner kind="note" title="No recipe is here yet">
             Pieces, weights and the timeline begin with the first one: <Link href="/items/new">type in a recipe</Link>, then add

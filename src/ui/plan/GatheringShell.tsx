@@ -118,9 +118,9 @@ const AnswerStrip = memo(function AnswerStrip() {
             columnGap: 4,
             rowGap: 0.5,
             alignItems: "baseline",
-            opacity: stale && work.kind !== "refused" ? 0.6 : 1,
           }}
         >
+          {stale && work.kind !== "refused" && <Soft>as it was before:</Soft>}
           <Fact label="Hands on from" testId="first-start">
             {momentText(good.plan, summary.firstStart, summary.severalDays, clock)}
             {goal && (

@@ -122,7 +122,9 @@ export class PlanSession {
    * The page is there: looks for a plan unless the one that was kept is for this very request and was searched to its end.
    * @param onDevice a plan that is newer than the server's, and still on its way there
    */
-  readonly open = (onDevice?: KeptPlan): void => {
+  readonly open = (onDevice?: KeptPlan): void => this.options.whenReleased(() => this.opened(onDevice));
+
+  private opened(onDevice: KeptPlan | undefined): void {
     if (onDevice) {
       const { request, plan, search } = onDevice;
       this.goodKey = planKey(request);
@@ -132,7 +134,7 @@ export class PlanSession {
     this.options.planner.prepare(this.now.good?.plan);
     if (this.now.goesOn) this.goOn();
     else this.want(0);
-  };
+  }
 
   /** The form changed. It is checked once it is drawn, and a plan is looked for when typing pauses. */
   readonly type = (draft: Draft): void => {
@@ -147,19 +149,22 @@ export class PlanSession {
   };
 
   private check(draft: Draft): void {
-    const { timers } = this.options;
+    const { timers, whenReleased } = this.options;
     this.checkedDraft = draft;
     if (this.checking !== undefined) timers.clear(this.checking);
     this.checking = timers.set(() => {
       this.checking = undefined;
-      const checked = checkDraft(draft, this.source);
-      if (checked.ok) this.wantedKey = planKey(checked.request);
-      this.tell({
-        checked,
-        ...(checked.ok && { latest: checked }),
-        stale: !checked.ok || this.goodKey !== this.wantedKey,
+      whenReleased(() => {
+        if (draft !== this.checkedDraft) return;
+        const checked = checkDraft(draft, this.source);
+        if (checked.ok) this.wantedKey = planKey(checked.request);
+        this.tell({
+          checked,
+          ...(checked.ok && { latest: checked }),
+          stale: !checked.ok || this.goodKey !== this.wantedKey,
+        });
+        this.want(PAUSE_MS);
       });
-      this.want(PAUSE_MS);
     }, FRAME_MS);
   }
 
@@ -208,7 +213,9 @@ export class PlanSession {
     this.run?.cancel();
     this.waiting = timers.set(() => {
       this.waiting = undefined;
-      if (this.now.checked.ok) this.start(this.now.checked.request);
+      this.options.whenReleased(() => {
+        if (this.now.checked.ok && this.wantedKey !== this.runKey) this.start(this.now.checked.request);
+      });
     }, after);
   }
 
@@ -255,9 +262,13 @@ export class PlanSession {
       if (this.run !== mine) return;
       this.run = undefined;
       this.stopKeeping();
-      if (!answer.ok) return this.tell({ work: { kind: "failed", issue: answer.issues[0] } });
+      const told = (work: Work) =>
+        whenReleased(() => {
+          if (!this.run) this.tell({ work });
+        });
+      if (!answer.ok) return told({ kind: "failed", issue: answer.issues[0] });
       const plan = answer.value;
-      if (plan.solution.status === "infeasible") return this.tell({ work: { kind: "refused", plan } });
+      if (plan.solution.status === "infeasible") return told({ kind: "refused", plan });
       const last = (this.newest = { request, plan });
       whenReleased(() => {
         if (!this.run) this.show(last, { kind: "idle" });

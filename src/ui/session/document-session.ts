@@ -108,9 +108,16 @@ export class DocumentSession<T extends object> {
     if (unsaved) this.settle(0);
   }
 
-  /** Takes up what was left unsaved by a tab that was closed. @returns false where something is at work here already */
+  /**
+   * Takes up what was left unsaved by a tab that was closed; beside what is typed here already where that is in other fields.
+   * @returns false where the same field was changed here since
+   */
   readonly takeUp = ({ draft, base }: Unsaved<T>, changes: number): boolean => {
-    if (this.now.saving !== "saved") return false;
+    if (this.now.saving !== "saved") {
+      const clash = clashOf(this.now.draft, this.base.document, draft);
+      if ("merged" in clash) this.put(clash.merged);
+      return "merged" in clash;
+    }
     const theirs = this.base;
     this.past = [...this.past.slice(1 - HISTORY), this.now.draft];
     this.base = base;

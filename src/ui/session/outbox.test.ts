@@ -134,6 +134,23 @@ test("a view that is open sends by itself; once it is gone, what it could not sa
   expect([got, outbox.state.waiting, letters.lies.size]).toEqual([["typed"], 0, 0]);
 });
 
+test("a view that opens after its document was taken over, and while it is under way, is given what was refused", async () => {
+  const letters = device();
+  const closed = tab("a", letters, async () => away());
+  void closed.outbox.post("x", "note", "typed");
+  await closed.timers.pass(10);
+  let answer: (result: Result<unknown>) => void = () => undefined;
+  const { outbox, timers } = tab("b", letters, () => new Promise((given) => (answer = given)));
+  outbox.open();
+  await timers.pass(10);
+  const claimed = outbox.claim("x");
+  await timers.pass(10);
+  answer(fail({ code: "conflict", path: [], got: null }));
+  await timers.pass(10);
+  expect((await claimed)?.body).toBe("typed");
+  expect(outbox.state.refused).toEqual([]);
+});
+
 test("a view that opens takes up the newest of what closed tabs left of its document", async () => {
   const letters = device();
   for (const [at, name] of [

@@ -61,8 +61,12 @@ interface Lying {
   retryMs: number;
   timer?: unknown;
   sending: boolean;
+  /** Ends with the sending that is under way. */
+  flight?: Promise<void>;
   hasFailed: boolean;
   issue?: Issue;
+  /** Of a tab that was closed: no view of this one knows of it. */
+  readonly takenOver?: true;
 }
 
 /**
@@ -79,6 +83,7 @@ export class Outbox {
   private readonly claimed = new Set<string>();
   private writing: Promise<unknown> = Promise.resolve();
   private looking: unknown;
+  private taking: Promise<void> = Promise.resolve();
   private readonly listeners = new Set<() => void>();
 
   constructor(private readonly options: OutboxOptions) {}
@@ -95,7 +100,7 @@ export class Outbox {
   /** Begins to look after what other tabs left behind. @returns how to stop */
   readonly open = (): (() => void) => {
     const look = () => {
-      void this.takeOver();
+      this.takeOver();
       this.looking = this.options.timers.set(look, LOOK_MS);
     };
     look();
@@ -118,12 +123,27 @@ export class Outbox {
     this.claimed.add(document);
     const own = this.lying.get(this.idOf(document));
     if (own) this.options.timers.clear(own.timer);
+    const taken = await this.takenOver(document);
+    if (taken) return taken;
     const left = (await this.left()).filter((letter) => letter.document === document);
     const [newest] = left.sort((a, b) => b.at - a.at);
     if (!this.claimed.has(document)) return undefined;
     if (newest && newest.tab !== this.options.tab) await this.write(() => this.options.letters.remove(newest.id));
     return newest;
   };
+
+  /** What was taken over of a document before its view was there, unless a server took it meanwhile: the view's now. */
+  private async takenOver(document: string): Promise<Letter | undefined> {
+    await this.taking;
+    const id = this.idOf(document);
+    await this.lying.get(id)?.flight;
+    const there = this.lying.get(id);
+    if (!there?.takenOver || !this.claimed.has(document)) return undefined;
+    this.options.timers.clear(there.timer);
+    this.lying.delete(id);
+    this.tell();
+    return there.letter;
+  }
 
   /** The newest that waits on this device of something that is only posted; undefined where nothing does. */
   readonly waitsFor = async (document: string): Promise<Letter | undefined> => {
@@ -156,7 +176,7 @@ export class Outbox {
       there.retryMs = RETRY_MS;
       void this.send(id);
     }
-    void this.takeOver();
+    this.takeOver();
   };
 
   private idOf(document: string): string {
@@ -187,8 +207,12 @@ export class Outbox {
     if (!sender) return;
     this.options.timers.clear(there.timer);
     there.sending = true;
+    let landed = () => undefined as void;
+    there.flight = new Promise((end) => (landed = end));
     const answer = await sender(letter.body).catch((): Result<unknown> => fail({ code: "failed", path: [], got: NO_ANSWER }));
     there.sending = false;
+    // Whoever waits for it is told once what came of it is known.
+    void Promise.resolve().then(landed);
     const { told } = there;
     there.told = undefined;
     if (this.lying.get(id) !== there) return told?.(answer);
@@ -236,7 +260,11 @@ export class Outbox {
     return found.filter((_, i) => !open[i]);
   }
 
-  private async takeOver(): Promise<void> {
+  private takeOver(): void {
+    this.taking = this.taking.then(() => this.takeOverAll());
+  }
+
+  private async takeOverAll(): Promise<void> {
     for (const letter of await this.left()) {
       const id = this.idOf(letter.document);
       if (this.claimed.has(letter.document) || this.lying.has(id) || !this.options.senders[letter.kind]) continue;
@@ -245,6 +273,7 @@ export class Outbox {
         retryMs: RETRY_MS,
         sending: false,
         hasFailed: false,
+        takenOver: true,
       });
       const mine = this.lying.get(id)!.letter;
       await this.write(async () => {

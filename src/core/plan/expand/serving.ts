@@ -19,7 +19,7 @@ export function addServing(tasks: readonly TaskInput[], workload: Workload, read
     if (work.shared) continue;
     const [demand] = work.demands;
     const task = byId.get(work.id)!;
-    const { hold } = servingOf(demand);
+    const { hold, best } = servingOf(demand);
     const serves = work.step.kind === "serve";
     if (serves || !followed.has(work.id)) tighten(task, "latest", demand.by);
     if (demand.for === "freezer") continue;
@@ -31,19 +31,24 @@ export function addServing(tasks: readonly TaskInput[], workload: Workload, read
     const least = readyAfter.get(work.id) ?? leastDurationOf(task);
     tighten(task, "earliest", demand.by - hold - least);
     if (demand.path === "from-freezer") tighten(task, "latest", demand.by);
-    const weight = Math.min(1, FRESH_REFERENCE_MIN / Math.max(1, hold)) * COST.freshness;
+    const weight = (isBestWarm(best) ? 1 : Math.min(1, FRESH_REFERENCE_MIN / Math.max(1, hold))) * COST.freshness;
     const siblings = workload.works.filter((w) => w.step.id === work.step.id && w.demands[0] === demand).length;
-    if (typeof task.duration === "number" || !Array.isArray(task.duration)) {
-      task.due = demand.by;
-      task.earlyCost = Math.round((1000 * weight) / siblings) / 1000;
-    }
+    const cost = Math.round((1000 * weight) / siblings) / 1000;
+    task.due = demand.by;
+    task.earlyCost = cost;
+    // What cools until it is eaten is no fresher for cooling on: its minutes beyond the least count as well.
+    if (Array.isArray(task.duration)) task.stretchCost = Math.max(task.stretchCost ?? 0, cost);
   }
 }
 
 /** The serve step's hold of a demand, also for pieces whose path leads past it. */
-const servingOf = (demand: Demand): { hold?: number } => ({
-  hold: demand.resolved.steps.find((step) => step.kind === "serve")?.hold?.maxMin,
-});
+function servingOf(demand: Demand): { hold?: number; best?: string } {
+  const hold = demand.resolved.steps.find((step) => step.kind === "serve")?.hold;
+  return { hold: hold?.maxMin, best: hold?.best };
+}
+
+/** Whether it is best hot or warm, by the recipe's word: then its minutes count in full, however long it may wait. */
+const isBestWarm = (best: string | undefined): boolean => best !== undefined && /\b(?:hot|warm)\b/i.test(best);
 
 function leastDurationOf(task: TaskInput): number {
   if (typeof task.duration === "number") return task.duration;
