@@ -15,6 +15,9 @@ import { COLOUR } from "../theme/tokens";
 import { consequence, type EquipmentField, type EquipmentId, type EquipmentKind } from "./equipment-fields";
 import { Scale, type Shape } from "./Scale";
 
+/** Shelves, tiers and trays that are drawn beside one another; their number stands below. */
+const MOST_DRAWN = 6;
+
 type Values = Readonly<Record<string, unknown>>;
 
 interface Props {
@@ -39,7 +42,13 @@ export function EquipmentCard({ kind, kitchen, item, value, onChange }: Props) {
         </Button>
       </Box>
       {says && <Box sx={{ fontSize: "1rem", fontWeight: 600 }}>{says}</Box>}
-      {drawn && <Scale {...drawn} />}
+      {drawn && (
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
+          {Array.from({ length: Math.min(MOST_DRAWN, drawn.times) }, (_, i) => (
+            <Scale key={i} shape={drawn.shape} pieces={drawn.pieces} inside={drawn.inside} />
+          ))}
+        </Box>
+      )}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.25, alignItems: "flex-end" }}>
         {kind.fields.map((field) => (
           <OneField
@@ -156,17 +165,18 @@ function Labelled({ label, children }: { label: string; children: React.ReactNod
 function drawing(id: EquipmentId, kitchen: Kitchen, item: Item | undefined) {
   const { oven, tray, board, rack, tins, steamer } = kitchen.equipment;
   const pan = kitchen.equipment["lidded-pan"];
+  const shelf = kitchen.equipment["fridge-shelf"];
   const fit = item && capacitiesOf(item, kitchen);
   const isSize = (n: unknown): n is number => typeof n === "number" && n >= 5 && n <= 3000;
   const rect = (mm: unknown): Shape | undefined =>
     Array.isArray(mm) && isSize(mm[0]) && isSize(mm[1]) ? [mm[0], mm[1]] : isSize(mm) ? mm : undefined;
-  const made = (mm: unknown, pieces?: number, inside?: Shape) => {
+  const made = (mm: unknown, pieces?: number, inside?: Shape, times: number = 1) => {
     const shape = rect(mm);
-    return shape === undefined ? undefined : { shape, pieces, inside };
+    return shape === undefined ? undefined : { shape, pieces, inside, times: Number.isInteger(times) && times > 0 ? times : 1 };
   };
   switch (id) {
     case "oven":
-      return made(oven?.shelfMm, fit?.tray, rect(tray?.mm));
+      return made(oven?.shelfMm ?? tray?.mm, fit?.tray, oven?.shelfMm && rect(tray?.mm), oven?.shelfPositions);
     case "tray":
       return made(tray?.mm, fit?.tray);
     case "board":
@@ -178,7 +188,12 @@ function drawing(id: EquipmentId, kitchen: Kitchen, item: Item | undefined) {
     case "lidded-pan":
       return made(pan?.mm, fit?.panLoad);
     case "steamer":
-      return made(steamer?.mm, fit?.tier);
+      return made(steamer?.mm, fit?.tier, undefined, steamer?.tiers);
+    case "fridge-shelf":
+      // A shelf is as large as the trays that it takes.
+      return made(tray?.mm, fit?.tray, undefined, Math.floor((shelf?.count ?? 0) * (shelf?.fitsTraysEach ?? 1)));
+    case "freezer-tray":
+      return made(tray?.mm, fit?.freezerTray, undefined, kitchen.equipment["freezer-tray"]?.count);
     default:
       return undefined;
   }
