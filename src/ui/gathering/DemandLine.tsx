@@ -5,7 +5,6 @@ import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { useState, type ReactNode } from "react";
 import { isProvisional } from "@/core/item/gaps";
-import type { Draft } from "../plan/plan-state";
 import { usePlan } from "../plan/PlanProvider";
 import { Monogram } from "../kit/Monogram";
 import { NumberField } from "../kit/NumberField";
@@ -14,11 +13,8 @@ import { COLOUR, toneOf } from "../theme/tokens";
 import { itemOrder, type DemandRow } from "./gathering.view-model";
 import { HowMany } from "./HowMany";
 import { InParts } from "./InParts";
+import type { LineEntry } from "./line-entry";
 import { Ways } from "./Ways";
-
-type Entry = NonNullable<Draft["waves"]>[number]["items"][number];
-/** What a line of a wave and one of the freezer have in common. */
-export type LineEntry = Pick<Entry, "choices" | "split" | "pieces" | "share" | "rounding" | "surplus">;
 
 interface LineProps {
   readonly recipe: string;

@@ -8,7 +8,7 @@ import { fractionText } from "@/core/quantities/display";
 import { NumberField } from "../kit/NumberField";
 import { usePlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
-import type { LineEntry } from "./DemandLine";
+import type { LineEntry } from "./line-entry";
 
 const WORDS: Readonly<Record<RoundingOffer["rounding"], string>> = {
   carriers: "full trays or loads, where that costs little",

@@ -8,7 +8,7 @@ import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import type { Item } from "@/core/item/schema";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
-import type { LineEntry } from "./DemandLine";
+import type { LineEntry } from "./line-entry";
 import { Ways } from "./Ways";
 
 interface Props {
