@@ -117,7 +117,7 @@ export function GuestsCard() {
               onChange={(appetite) => set(index, { appetite })}
               placeholder={`× ${weightOf(group)}`}
               error={issueAt(checked, ["gathering", "guests", index, "appetite"], "Appetite")}
-              width={52}
+              width={62}
               quiet
             />
             <Several
