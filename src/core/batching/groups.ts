@@ -2,7 +2,7 @@ import { throughStep } from "../item/resolve";
 import { fillingFor, mixedDoughG } from "../item/yields";
 import { evenParts } from "../quantities/apportion";
 import { down, sum } from "../shared/rounding";
-import { splitBatches, vesselCapacity } from "./split";
+import { largestPot, splitBatches } from "./split";
 import { chamberOf, loadCapacity, usesEquipment, type Capacities } from "../kitchen/capacity";
 import { type Demand } from "../gathering/demands";
 import { sizeOf, type Range } from "../shared/range";
@@ -106,11 +106,8 @@ export function rawFillingG({ item, resolved }: Demand): number {
 }
 
 /** Most of a filling that is cooked at once, g: what the largest pot takes. Infinity where no pot is named or there. */
-export function mostInPotG(steps: readonly Step[], kitchen: Kitchen): number {
-  const litres = kitchen.equipment.pot?.litres ?? [];
-  if (litres.length === 0 || !steps.some((step) => usesEquipment(step, "pot"))) return Infinity;
-  return vesselCapacity({ bowlMl: Math.max(...litres) * 1000, use: "pot", growth: 1, density: 1, sumPct: 100 }).capacityG;
-}
+export const mostInPotG = (steps: readonly Step[], kitchen: Kitchen): number =>
+  (steps.some((step) => usesEquipment(step, "pot")) ? largestPot(kitchen) : undefined) ?? Infinity;
 
 /** Steps at which a filling meets heat. */
 const COOKS = ["hob", "pot", "oven", "lidded-pan", "fryer", "steamer", "dry-pan"];

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from "../shared/issue";
 import { EPSILON } from "../shared/rounding";
+import type { Kitchen } from "../kitchen/schema";
 import { evenParts } from "../quantities/apportion";
 
 /** What a bowl or pot takes by its volume, and a mixer by its motor, g. Kitchen figures: half full to mix, three quarters to boil. */
@@ -18,6 +19,13 @@ export function vesselCapacity(input: {
   const volume = input.bowlMl * share * input.density;
   const motor = input.maxFlourG !== undefined && input.use === "mix" ? (input.maxFlourG * input.sumPct) / 100 : Infinity;
   return motor < volume ? { capacityG: motor, binding: "motor" } : { capacityG: volume, binding: "volume" };
+}
+
+/** What the largest pot takes of something as heavy as water, g or ml; undefined where there is none. */
+export function largestPot({ equipment }: Pick<Kitchen, "equipment">): number | undefined {
+  const litres = equipment.pot?.litres ?? [];
+  if (litres.length === 0) return undefined;
+  return vesselCapacity({ bowlMl: Math.max(...litres) * 1000, use: "pot", growth: 1, density: 1, sumPct: 100 }).capacityG;
 }
 
 /** Equal batches under a limit, as few as can be. Issues: `infeasible` capacityG (one piece is too much). */

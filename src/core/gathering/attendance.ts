@@ -22,6 +22,10 @@ function without(spans: readonly Span[], holes: readonly Span[]): Span[] {
   );
 }
 
+/** When each cook leaves, min: the end of every stretch of hours. */
+export const leavingTimes = (kitchen: Occasion["kitchen"], days: PlanDays): number[] =>
+  kitchen.cooks.flatMap((cook) => cook.hours.map((h) => days.minute(h.day, h.to)));
+
 /** Minutes of the plan in which a cook works: hours less breaks. */
 export function cookSpans(cook: Occasion["kitchen"]["cooks"][number], request: Occasion, days: PlanDays): Span[] {
   const hours = merged(cook.hours.map((h) => [days.minute(h.day, h.from), days.minute(h.day, h.to)] as const));

@@ -6,6 +6,7 @@ import type { Path } from "../item/step";
 import type { PlanDays } from "./calendar";
 import { OURS, type Catalogue } from "../ingredients/own";
 import type { ItemClaims } from "../item/claims";
+import { leavingTimes } from "./attendance";
 import { countWaves, type HeadcountAnswer } from "./headcount";
 import { servedIn, variantsOf, type MadeAs, type ServedIn } from "./served";
 import type { Occasion } from "./occasion";
@@ -91,8 +92,7 @@ export function demandsOf(
 /** When what is left over is in its bags, min: with what is frozen anyway, else when the last cook leaves. */
 function bagged({ gathering, kitchen }: Occasion, days: PlanDays): number {
   const others = gathering.freezer.map(({ by }) => days.minute(by.day, by.time));
-  const ends = kitchen.cooks.flatMap((cook) => cook.hours.map((h) => days.minute(h.day, h.to)));
-  return Math.max(...(others.length > 0 ? others : ends), 0);
+  return Math.max(...(others.length > 0 ? others : leavingTimes(kitchen, days)), 0);
 }
 
 /** Frozen pieces beyond those that are to stay in the freezer: they are served, first of all, where they can be made from frozen. */

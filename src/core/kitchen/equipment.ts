@@ -1,5 +1,8 @@
 import type { Kitchen } from "./schema";
 
+/** A piece of equipment by its key, as it is called. */
+export const equipmentWord = (key: string): string => key.replace(/-/g, " ");
+
 /** Units of a piece of equipment that is a pool; undefined for chambers and for what the kitchen does not have. */
 export function poolSize(id: string, kitchen: Kitchen): number | undefined {
   const e = kitchen.equipment;

@@ -1,3 +1,4 @@
+import { equipmentWord } from "../kitchen/equipment";
 import type { ChangeKind } from "./change";
 
 const ONE_MORE: Readonly<Record<string, string>> = {
@@ -23,8 +24,7 @@ const PART: Readonly<Record<string, string>> = { dough: "the dough", filling: "t
 export function changeText(kind: ChangeKind, clock: (time: string) => string = (time) => time): string {
   switch (kind.code) {
     case "one-more":
-      if (kind.count === 1)
-        return `${/^[aeiou]/.test(kind.equipment) ? "an" : "a"} ${kind.equipment.replace(/-/g, " ")}, borrowed`;
+      if (kind.count === 1) return `${/^[aeiou]/.test(kind.equipment) ? "an" : "a"} ${equipmentWord(kind.equipment)}, borrowed`;
       return ONE_MORE[kind.equipment] ?? `one more ${kind.equipment}`;
     case "helper":
       return `a pair of hands more from ${clock(kind.from)} to ${clock(kind.to)}`;

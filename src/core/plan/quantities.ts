@@ -1,6 +1,7 @@
 import type { Obstacle } from "../batching/obstacle";
 import { batchesOf, type Batch } from "../batching/batches";
 import { besideAmounts, type BesideAmount } from "../gathering/beside";
+import { sizeOf } from "../shared/range";
 import { sum } from "../shared/rounding";
 import { planDays, type PlanDays } from "../gathering/calendar";
 import { catalogueOf } from "../ingredients/own";
@@ -53,7 +54,7 @@ export function quantitiesOf(request: PlanRequest): Quantities {
 const besideOf = (request: PlanRequest, demands: readonly Demand[], { guests }: HeadcountAnswer): BesideAmount[] =>
   besideAmounts(
     request.gathering.beside ?? [],
-    (wave) => sum(demands.filter((demand) => demand.for === wave).map(({ range }) => range[1] - range[0])),
+    (wave) => sum(demands.filter((demand) => demand.for === wave).map(({ range }) => sizeOf(range))),
     guests,
     catalogueOf(request.own),
   );

@@ -3,6 +3,7 @@ import { addDays, format, parseISO } from "date-fns";
 import { clockText, lengthText, MINUTES_A_DAY, wallMinute } from "../shared/clock";
 import { scheduleReasonText } from "../schedule/reason-text";
 import type { Note, Plan, Reason } from "./schema";
+import { equipmentWord } from "../kitchen/equipment";
 import { inCelsius, itemNameIn, piecesText, planTaskText, VERB, type HeatText } from "./task-text";
 
 /** How whoever reads shows temperatures and minutes of the plan. */
@@ -18,8 +19,6 @@ export const resourceText = (plan: Pick<Plan, "day">, id: string): string =>
   plan.day.cooks.find((cook) => cook.id === id)?.name ?? equipmentWord(id);
 
 const verb = (kind: keyof typeof VERB): string => VERB[kind].toLowerCase();
-/** A piece of equipment by its key, as it is called. */
-export const equipmentWord = (key: string): string => key.replace(/-/g, " ");
 
 /** What makes a day impossible, as a sentence. `nameOf`: an item's name by its id. */
 export function obstacleText(

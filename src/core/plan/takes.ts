@@ -1,5 +1,6 @@
 import { sum } from "../shared/rounding";
 import { chamberIds } from "../kitchen/equipment";
+import { leastMinutes } from "./expand/task-input";
 import type { PlanRequest } from "./request";
 import type { Quantities } from "./quantities";
 import type { Plan } from "./schema";
@@ -17,25 +18,40 @@ export interface Taken {
   readonly at: number;
 }
 
-/** What each piece of equipment of a plan is taken for, in the order of the problem; hands are not equipment. */
-export function takenOf({ problem, solution, day }: Plan): Taken[] {
-  const cooks = new Set(day.cooks.map((cook) => cook.id));
+/** A stretch of time in which a task takes something, min. */
+export interface Taking {
+  readonly resource: string;
+  readonly from: number;
+  readonly to: number;
+  readonly amount: number;
+}
+
+/** All that the tasks of a plan take, hands included, task after task. */
+export function takingsOf({ problem, solution }: Pick<Plan, "problem" | "solution">): Taking[] {
   const placed = new Map(solution.tasks.map((task) => [task.id, task]));
-  const events = new Map<string, { at: number; amount: number }[]>();
-  for (const task of problem.tasks) {
+  return problem.tasks.flatMap((task) => {
     const entry = placed.get(task.id);
-    if (!entry) continue;
-    task.uses.forEach((use, u) => {
+    if (!entry) return [];
+    return task.uses.flatMap((use, u): Taking[] => {
       const resource = entry.taken[u];
-      if (resource === undefined || cooks.has(resource)) return;
-      const choice = Array.isArray(use.resource) ? use.resource.indexOf(resource) : 0;
-      const minutes = Array.isArray(use.minutes) ? use.minutes[choice] : use.minutes;
-      const from = use.from === undefined ? entry.start : use.from >= 0 ? entry.start + use.from : entry.end + use.from;
-      const to = minutes === undefined ? entry.end : from + minutes;
-      const list = events.get(resource) ?? [];
-      list.push({ at: from, amount: use.amount ?? 1 }, { at: to, amount: -(use.amount ?? 1) });
-      events.set(resource, list);
+      if (resource === undefined) return [];
+      const minutes = Array.isArray(use.minutes) ? use.minutes[(use.resource as string[]).indexOf(resource)] : use.minutes;
+      const from = use.from === undefined ? entry.start : (use.from >= 0 ? entry.start : entry.end) + use.from;
+      return [{ resource, from, to: minutes === undefined ? entry.end : from + minutes, amount: use.amount ?? 1 }];
     });
+  });
+}
+
+/** What each piece of equipment of a plan is taken for, in the order of the problem; hands are not equipment. */
+export function takenOf(plan: Plan): Taken[] {
+  const { problem, day } = plan;
+  const cooks = new Set(day.cooks.map((cook) => cook.id));
+  const events = new Map<string, { at: number; amount: number }[]>();
+  for (const { resource, from, to, amount } of takingsOf(plan)) {
+    if (cooks.has(resource)) continue;
+    const list = events.get(resource) ?? [];
+    list.push({ at: from, amount }, { at: to, amount: -amount });
+    events.set(resource, list);
   }
   return problem.resources.flatMap((resource): Taken[] => {
     const list = events.get(resource.id);
@@ -75,12 +91,7 @@ export interface InTurn {
 
 /** How long the loads of each item take in turn, before any timetable is looked for. */
 export function inTurnOf({ expansion }: Quantities, { kitchen }: PlanRequest): InTurn[] {
-  const minutes = new Map(
-    expansion.problem.tasks.map(({ id, duration }) => [
-      id,
-      typeof duration === "number" ? duration : Array.isArray(duration) ? duration[0] : Math.min(...duration.minutes),
-    ]),
-  );
+  const minutes = new Map(expansion.problem.tasks.map((task) => [task.id, leastMinutes(task)]));
   const groups = new Map<string, { item: string; chamber: string; each: number[]; handsOn: boolean }>();
   for (const work of expansion.workload.works) {
     if (!work.chamber || work.step.rest) continue;

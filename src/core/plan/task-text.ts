@@ -1,3 +1,4 @@
+import { equipmentWord } from "../kitchen/equipment";
 import { counted } from "../shared/words";
 import { amountText } from "../quantities/display";
 import type { Step } from "../item/step";
@@ -62,7 +63,7 @@ export function taskText(info: TaskInfo, nameOf: (item: string) => string, heat:
     case "oil-change":
       return "Change the oil: drain, wipe, fill with fresh oil";
     case "wash":
-      return `Wash the ${what.equipment.replace(/-/g, " ")} after ${nameOf(info.item)}`;
+      return `Wash the ${equipmentWord(what.equipment)} after ${nameOf(info.item)}`;
     case "beside": {
       const much = `${amountText(what.amount, what.unit)} of ${nameOf(info.item)}`;
       return what.job === "prepare"

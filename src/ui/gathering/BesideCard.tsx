@@ -9,13 +9,11 @@ import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { BESIDE_DEFAULTS, BESIDE_KINDS, type BesideAmount, type BesideKind } from "@/core/gathering/beside";
 import { allergenOf } from "@/core/ingredients/allergen";
-import { besideItem } from "@/core/plan/expand/beside-tasks";
-import { counted } from "@/core/shared/words";
-import { piecesText } from "@/core/plan/task-text";
 import { amountText } from "@/core/quantities/display";
 import { lengthText } from "@/core/shared/clock";
 import { freshId } from "@/core/shared/fresh-id";
 import { NumberField } from "../kit/NumberField";
+import { besideFor, besideStart } from "../plan/beside-text";
 import { useDraft, usePlan } from "../plan/PlanProvider";
 import { momentText, summarise } from "../plan/plan-summary";
 import type { Draft } from "../plan/plan-state";
@@ -91,7 +89,7 @@ function Line({ one, index, amount, onChange, onRemove }: LineProps) {
   const issue = (field: string, name: string) => issueAt(checked, ["gathering", "beside", index, field], name);
   const parts = one.parts ?? [];
   const { name } = one;
-  const begins = good && !stale ? startOf(one.id, good.plan.solution.tasks) : undefined;
+  const begins = good && !stale ? besideStart(good.plan, one.id) : undefined;
   const number = (field: "amount" | "handsMin" | "hobMin" | "coolMin" | "keepsH", label: string, width = 70) => (
     <NumberField
       label={`${name}, ${label}`}
@@ -129,7 +127,7 @@ function Line({ one, index, amount, onChange, onRemove }: LineProps) {
           <Box component="span" sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.4rem", fontWeight: 560 }}>
             {amount ? amountText(amount.total, amount.of.unit) : "–"}
           </Box>{" "}
-          {amount && `for ${amount.of.per === "piece" ? piecesText(amount.count) : counted(amount.count, "guest")}`}
+          {amount && `for ${besideFor(amount)}`}
         </Box>
         <IconButton aria-label={`Remove ${name}`} onClick={onRemove} size="small">
           <DeleteOutline fontSize="small" />
@@ -239,9 +237,3 @@ function Line({ one, index, amount, onChange, onRemove }: LineProps) {
     </Box>
   );
 }
-
-/** When its first work begins, min. */
-const startOf = (id: string, tasks: readonly { readonly id: string; readonly start: number }[]): number | undefined => {
-  const own = tasks.filter((task) => task.id.startsWith(`${besideItem(id)}/`));
-  return own.length === 0 ? undefined : Math.min(...own.map(({ start }) => start));
-};

@@ -42,13 +42,14 @@ export const FreezerCard = memo(function FreezerCard({ frozen }: { frozen: reado
       {frozen.map((entry, i) => {
         const name = nameOf(entry.recipe);
         const path = ["gathering", "freezer", i] as const;
+        const row = latest && demandRow(latest.quantities, "freezer", entry.recipe);
         return (
           <DemandLine
             key={entry.recipe}
             recipe={entry.recipe}
             entry={entry}
-            row={latest && demandRow(latest.quantities, "freezer", entry.recipe)}
-            note={stockText(entry, latest && demandRow(latest.quantities, "freezer", entry.recipe)?.pieces)}
+            row={row}
+            note={stockText(entry, row?.pieces)}
             error={issueAt(checked, [...path, "pieces"], "Pieces")}
             onChange={(edit) => setOne(i, edit)}
             onAsk={(pieces) => setOne(i, { pieces: pieces ?? NaN, split: undefined })}

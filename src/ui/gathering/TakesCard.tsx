@@ -8,6 +8,7 @@ import type { Kitchen } from "@/core/kitchen/schema";
 import { resourceText } from "@/core/plan/reason-text";
 import { inTurnOf, takenOf, type InTurn, type Taken } from "@/core/plan/takes";
 import type { Plan } from "@/core/plan/schema";
+import { capitalised } from "@/core/shared/words";
 import { lengthText } from "@/core/shared/clock";
 import { usePlan } from "../plan/PlanProvider";
 import { momentText, summarise } from "../plan/plan-summary";
@@ -33,8 +34,6 @@ const ONE_MORE: Readonly<Record<string, string>> = {
   steamer: "another steamer",
   "lidded-pan": "another pan",
 };
-
-const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What a day takes, before one says yes to it: hands, heat and places; loads in turn; and what would make it easier. */
 export function TakesCard() {

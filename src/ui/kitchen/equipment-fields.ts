@@ -1,3 +1,4 @@
+import { largestPot } from "@/core/batching/split";
 import { capacitiesOf } from "@/core/kitchen/capacity";
 import type { Kitchen } from "@/core/kitchen/schema";
 import { plainKitchen } from "@/core/kitchen/plain";
@@ -157,10 +158,8 @@ export function consequence(id: EquipmentId, kitchen: Kitchen, item: Item | unde
             .join("; ")
         : undefined;
     case "pot": {
-      const litres = kitchen.equipment.pot?.litres ?? [];
-      return litres.length > 0
-        ? `a filling of more than ${weightText(0.75 * Math.max(...litres) * 1000)} is cooked in two`
-        : undefined;
+      const most = largestPot(kitchen);
+      return most === undefined ? undefined : `a filling of more than ${weightText(most)} is cooked in two`;
     }
     case "mixer":
       return mixer?.maxDoughG ? `more than ${mixer.maxDoughG} g of dough is mixed in two` : undefined;

@@ -1,5 +1,6 @@
 import { addDays, format, parseISO } from "date-fns";
 import { clockText, MINUTES_A_DAY, wallMinute } from "@/core/shared/clock";
+import { takingsOf } from "@/core/plan/takes";
 import type { Plan } from "@/core/plan/schema";
 
 type When = Pick<Plan, "origin" | "clockChanges">;
@@ -44,27 +45,14 @@ export interface PlanSummary {
 /** What the strip at the top says of a plan; undefined where there is nothing to do. */
 export function summarise(plan: Plan): PlanSummary | undefined {
   if (plan.solution.tasks.length === 0) return undefined;
-  const placed = new Map(plan.solution.tasks.map((task) => [task.id, task]));
+  const takings = takingsOf(plan);
   const firstStart = Math.min(...plan.solution.tasks.map((task) => task.start));
   const lastEnd = Math.max(...plan.solution.tasks.map((task) => task.end));
   const cooks = plan.day.cooks.map((cook): CookUse => {
     const calendar = plan.problem.resources.find((r) => r.id === cook.id);
     const windows = calendar?.kind === "pool" ? (calendar.calendar ?? []) : [];
     const there = windows.reduce((sum, [from, to]) => sum + Math.max(0, Math.min(to, lastEnd) - Math.max(from, firstStart)), 0);
-    let busy = 0;
-    for (const task of plan.problem.tasks) {
-      const entry = placed.get(task.id);
-      task.uses.forEach((use, u) => {
-        if (!entry || entry.taken[u] !== cook.id) return;
-        const minutes =
-          use.minutes === undefined
-            ? entry.end - entry.start
-            : Array.isArray(use.minutes)
-              ? use.minutes[(use.resource as string[]).indexOf(cook.id)]
-              : use.minutes;
-        busy += minutes;
-      });
-    }
+    const busy = takings.reduce((sum, { resource, from, to }) => sum + (resource === cook.id ? to - from : 0), 0);
     return { id: cook.id, name: cook.name, busy, there };
   });
   return {

@@ -2,10 +2,8 @@
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import { amountText } from "@/core/quantities/display";
-import { besideItem } from "@/core/plan/expand/beside-tasks";
-import { counted } from "@/core/shared/words";
-import { piecesText } from "@/core/plan/task-text";
 import type { Ticks } from "../kit/use-stored";
+import { besideFor, besideStart } from "../plan/beside-text";
 import { momentText, summarise } from "../plan/plan-summary";
 import { usePlan } from "../plan/PlanProvider";
 import { usePlanDisplay } from "../plan/use-plan-display";
@@ -19,9 +17,9 @@ export function BesideSheets({ big, ticks }: { big: boolean; ticks: Ticks }) {
   if (!latest) return null;
   const startOf = (id: string): string => {
     if (!good || stale) return "";
-    const own = good.plan.solution.tasks.filter((task) => good.plan.tasks[task.id]?.item === besideItem(id));
-    if (own.length === 0) return "";
-    return `from ${momentText(good.plan, Math.min(...own.map(({ start }) => start)), summarise(good.plan)?.severalDays ?? false, clock)}`;
+    const start = besideStart(good.plan, id);
+    if (start === undefined) return "";
+    return `from ${momentText(good.plan, start, summarise(good.plan)?.severalDays ?? false, clock)}`;
   };
   return latest.quantities.beside
     .filter(({ total }) => total > 0)
@@ -39,7 +37,7 @@ export function BesideSheets({ big, ticks }: { big: boolean; ticks: Ticks }) {
           </Typography>
         </Typography>
         <Typography variant="caption">
-          {amountText(total, of.unit)} in all, for {of.per === "piece" ? piecesText(count) : counted(count, "guest")}
+          {amountText(total, of.unit)} in all, for {besideFor({ of, count })}
         </Typography>
         {parts.map(({ name, amount, grams }, i) => {
           const key = `beside ${of.id} ${i}`;

@@ -2,6 +2,7 @@ import type { BesideAmount } from "../../gathering/beside";
 import type { PlanDays } from "../../gathering/calendar";
 import { poolSize } from "../../kitchen/equipment";
 import type { Kitchen } from "../../kitchen/schema";
+import { largestPot } from "../../batching/split";
 import { Obstacles, type Obstacle } from "../../batching/obstacle";
 import { COST } from "./costs";
 import type { TaskInfo } from "../schema";
@@ -9,8 +10,6 @@ import type { TaskInput } from "./task-input";
 import type { PoolUse } from "./task-builder";
 import { ABOUT, type EquipmentUse } from "./uses";
 
-/** A pot is filled to this share: what boils needs room. */
-const POT_FILL = 0.75;
 /** Without a word about keeping, what is made is served within so long, min. */
 const FRESH_MIN = 240;
 
@@ -36,7 +35,7 @@ export function besideTasks(amounts: readonly BesideAmount[], kitchen: Kitchen, 
   const info = new Map<string, TaskInfo>();
   const obstacles = new Obstacles();
   const cooks = kitchen.cooks.filter((cook) => cook.hours.length > 0).map((cook) => cook.id);
-  const pots = (kitchen.equipment.pot?.litres ?? []).map((litres) => litres * 1000 * POT_FILL);
+  const inOnePot = largestPot(kitchen) ?? Infinity;
   for (const { of, total } of amounts) {
     if (total <= 0) continue;
     const item = besideItem(of.id);
@@ -56,7 +55,7 @@ export function besideTasks(amounts: readonly BesideAmount[], kitchen: Kitchen, 
       return task;
     };
     const label = (job: string) => `${of.name}: ${job}`;
-    let last: string[] = [];
+    let last: TaskInput[] = [];
     if (of.handsMin > 0) {
       if (cooks.length === 0) obstacles.add({ code: "no-cook", item, kind: "cook-filling", step: of.id });
       const task = add(
@@ -72,13 +71,12 @@ export function besideTasks(amounts: readonly BesideAmount[], kitchen: Kitchen, 
         "prepare",
         total,
       );
-      last = [task.id];
+      last = [task];
     }
     if (of.hobMin > 0) {
       for (const need of ["hob", "pot"] as const)
         if (!poolSize(need, kitchen)) obstacles.add({ code: "not-there", item, kind: "cook-filling", equipment: need });
-      const most = Math.max(0, ...pots);
-      const inPots = most > 0 ? Math.ceil(total / most - 1e-9) : 1;
+      const inPots = Math.max(1, Math.ceil(total / inOnePot - 1e-9));
       last = Array.from({ length: inPots }, (_, n) => {
         const take = (resource: string): EquipmentUse => ({ resource, fraction: 1 });
         const uses = (["hob", "pot"] as const).filter((need) => poolSize(need, kitchen)).map(take);
@@ -89,13 +87,13 @@ export function besideTasks(amounts: readonly BesideAmount[], kitchen: Kitchen, 
             label: label("cook"),
             duration: Math.ceil(of.hobMin),
             uses: [...uses, { resource: ABOUT }],
-            after: last.map((task) => ({ task, min: 0 })),
+            after: last.map(({ id }) => ({ task: id, min: 0 })),
             earliest: Math.max(0, by - keeps - Math.ceil(of.hobMin)),
             latest: by - Math.ceil(of.coolMin),
           },
           "cook",
           total / inPots,
-        ).id;
+        );
       });
     }
     if (of.coolMin > 0) {
@@ -106,7 +104,7 @@ export function besideTasks(amounts: readonly BesideAmount[], kitchen: Kitchen, 
           label: label("cool"),
           duration: [Math.ceil(of.coolMin), Math.max(Math.ceil(of.coolMin), most)],
           uses: [],
-          after: last.map((task) => ({ task, min: 0 })),
+          after: last.map(({ id }) => ({ task: id, min: 0 })),
           latest: by,
           stretchCost: COST.wait,
           due: by,
@@ -115,10 +113,7 @@ export function besideTasks(amounts: readonly BesideAmount[], kitchen: Kitchen, 
         "wait",
         total,
       );
-    } else {
-      const ends = new Set(last);
-      for (const task of tasks) if (ends.has(task.id)) Object.assign(task, { due: by, earlyCost: COST.wait });
-    }
+    } else for (const task of last) Object.assign(task, { due: by, earlyCost: COST.wait });
   }
   return { tasks, poolUses, info, obstacles: obstacles.all };
 }

@@ -10,6 +10,7 @@ import { COST } from "./costs";
 import { oilOrder } from "./oil";
 import { notBefore, tooLate, type OfTask } from "./from-now";
 import { linkWorks } from "./precedences";
+import { leavingTimes } from "../../gathering/attendance";
 import type { BesideAmount } from "../../gathering/beside";
 import { besideTasks, wavesBy } from "./beside-tasks";
 import { washing } from "./washing";
@@ -93,8 +94,7 @@ const stepOf =
   };
 
 /** When the last cook leaves, min. */
-const lastHands = ({ kitchen }: PlanRequest, days: PlanDays): number =>
-  Math.max(0, ...kitchen.cooks.flatMap((cook) => cook.hours.map((h) => days.minute(h.day, h.to))));
+const lastHands = ({ kitchen }: PlanRequest, days: PlanDays): number => Math.max(0, ...leavingTimes(kitchen, days));
 
 const horizonOf = (request: PlanRequest, days: PlanDays, demands: readonly Demand[]): number =>
   Math.max(1, lastHands(request, days), ...demands.map((demand) => demand.by));

@@ -1,7 +1,7 @@
 import type { Obstacle } from "../../batching/obstacle";
 import type { ProblemInput } from "../../schedule/problem";
 import type { Step } from "../../item/step";
-import type { TaskInput } from "./task-input";
+import { leastMinutes, type TaskInput } from "./task-input";
 
 /** What is known of a task for the sentence about it. */
 export interface OfTask {
@@ -11,9 +11,6 @@ export interface OfTask {
 
 /** Steps that are named of a chain that is too long. */
 const MOST_NAMED = 3;
-
-const least = ({ duration }: TaskInput): number =>
-  typeof duration === "number" ? duration : Array.isArray(duration) ? duration[0] : Math.min(...duration.minutes);
 
 /** Nothing begins before now. */
 export const notBefore = (tasks: readonly TaskInput[], now: number): TaskInput[] =>
@@ -54,7 +51,7 @@ export function tooLate(
         start = ready;
         before = other;
       }
-      chains.set(at, { end: start + least(task), before });
+      chains.set(at, { end: start + leastMinutes(task), before });
     }
   }
   const worst = new Map<string, { readonly task: TaskInput; readonly over: number }>();
@@ -68,7 +65,7 @@ export function tooLate(
     const steps: { kind: Step["kind"]; minutes: number }[] = [];
     for (let at: string | undefined = task.id; at !== undefined; at = chains.get(at)!.before) {
       const kind = of(at)?.kind;
-      if (kind) steps.push({ kind, minutes: least(byId.get(at)!) });
+      if (kind) steps.push({ kind, minutes: leastMinutes(byId.get(at)!) });
     }
     const longest = steps.sort((a, b) => b.minutes - a.minutes).slice(0, MOST_NAMED);
     return { code: "too-late", item, now, by: task.latest!, earliest: task.latest! + over, longest };

@@ -2,7 +2,7 @@ import { COST } from "./costs";
 import { isReadyWork } from "./ready";
 import { type Demand } from "../../gathering/demands";
 import { type Workload } from "../../batching/work";
-import type { TaskInput } from "./task-input";
+import { leastMinutes, type TaskInput } from "./task-input";
 
 /** A piece that may wait this long counts its minutes of age at full weight; one that may wait longer at less. */
 const FRESH_REFERENCE_MIN = 30;
@@ -28,7 +28,7 @@ export function addServing(tasks: readonly TaskInput[], workload: Workload, read
       task.earlyCost = COST.early;
     }
     if (hold === undefined || !isReadyWork(work, workload)) continue;
-    const least = readyAfter.get(work.id) ?? leastDurationOf(task);
+    const least = readyAfter.get(work.id) ?? leastMinutes(task);
     tighten(task, "earliest", demand.by - hold - least);
     if (demand.path === "from-freezer") tighten(task, "latest", demand.by);
     const weight = (isBestWarm(best) ? 1 : Math.min(1, FRESH_REFERENCE_MIN / Math.max(1, hold))) * COST.freshness;
@@ -49,8 +49,3 @@ function servingOf(demand: Demand): { hold?: number; best?: string } {
 
 /** Whether it is best hot or warm, by the recipe's word: then its minutes count in full, however long it may wait. */
 const isBestWarm = (best: string | undefined): boolean => best !== undefined && /\b(?:hot|warm)\b/i.test(best);
-
-function leastDurationOf(task: TaskInput): number {
-  if (typeof task.duration === "number") return task.duration;
-  return Array.isArray(task.duration) ? task.duration[0] : Math.min(...task.duration.minutes);
-}

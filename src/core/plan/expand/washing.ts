@@ -1,5 +1,5 @@
 import type { Work } from "../../batching/work";
-import { poolSize } from "../../kitchen/equipment";
+import { equipmentWord, poolSize } from "../../kitchen/equipment";
 import type { Kitchen } from "../../kitchen/schema";
 import { sizeOf } from "../../shared/range";
 import type { TaskInfo } from "../schema";
@@ -47,7 +47,7 @@ export function washing(works: readonly Work[], kitchen: Kitchen, lastHandsAt: n
       poolUses.push({ use, pool: id });
       const task: TaskInput = {
         id: `${last.id}/wash-${id}`,
-        label: `Wash the ${id.replace("-", " ")}`,
+        label: `Wash the ${equipmentWord(id)}`,
         duration: [wash, LONGEST],
         uses: [
           use,
