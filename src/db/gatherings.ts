@@ -94,6 +94,9 @@ export const gatheringRepository = (db: Db) => {
         .all()
         .at(0)?.id;
     },
+    /** What it is called, from its column; undefined where there is none. */
+    nameOf: (id: string): string | undefined =>
+      db.select({ name: gatherings.name }).from(gatherings).where(eq(gatherings.id, id)).all().at(0)?.name,
     /** Undefined where there is none. */
     find(id: string): Result<StoredGathering> | undefined {
       const row = rowOf(id);

@@ -115,5 +115,7 @@ export const StepSchema = z.object({
   caution: text.optional(),
 });
 
+export type Hold = z.output<typeof HoldSchema>;
+
 /** One stage of the process. Times in minutes, temperatures in °C. */
 export type Step = z.output<typeof StepSchema>;

@@ -1,6 +1,7 @@
 import type { Obstacle } from "../batching/obstacle";
 import { capacitiesOf, chamberOf, loadCapacity } from "../kitchen/capacity";
 import { type Demand } from "../gathering/demands";
+import { throughStep } from "../item/resolve";
 import { sizeOf } from "../shared/range";
 import type { Kitchen } from "../kitchen/schema";
 import { chamberIds } from "../kitchen/equipment";
@@ -11,10 +12,14 @@ import { chamberIds } from "../kitchen/equipment";
  */
 export function holdLimits(demands: readonly Demand[], kitchen: Kitchen): Obstacle[] {
   const limits: Obstacle[] = [];
-  for (const demand of demands) {
-    const { item, steps } = demand;
-    if (demand.for === "freezer") continue;
-    const hold = demand.resolved.steps.find((step) => step.kind === "serve")?.hold?.maxMin;
+  const servings = demands
+    .filter((demand) => demand.for !== "freezer")
+    .flatMap((demand) => demand.resolved.steps.filter(({ kind }) => kind === "serve").map((serve) => ({ demand, serve })));
+  for (const { demand, serve } of servings) {
+    const { item, resolved } = demand;
+    const hold = serve.hold?.maxMin;
+    const before = throughStep(resolved.steps, serve.id);
+    const steps = demand.steps.filter(({ id }) => before.has(id));
     const heated = steps.filter((step) => step.lot === "load" && chamberOf(step) && !step.rest).at(-1);
     if (hold === undefined || !heated) continue;
     const chamber = chamberOf(heated)!;

@@ -60,12 +60,16 @@ export function loadsIn(expansion: Expansion, solution: Solution): Load[] {
 export function servesIn(expansion: Expansion, demands: readonly Demand[], solution: Solution): Serve[] {
   if (solution.status === "infeasible") return [];
   const placed = new Map(solution.tasks.map((task) => [task.id, task]));
-  const works = expansion.workload.works.filter((work) => placed.has(work.id) && !work.shared);
+  const all = expansion.workload.works.filter((work) => placed.has(work.id));
+  const works = all.filter((work) => !work.shared);
   const merged = new Map<string, { serve: Serve; works: Work[] }>();
   for (const demand of demands) {
     const own = works.filter((work) => sameDemand(work.demands[0], demand));
     if (own.length === 0) continue;
-    const readyWorks = demand.for === "freezer" ? own : own.filter((work) => isReadyWork(work, expansion.workload));
+    const readyWorks =
+      demand.for === "freezer"
+        ? own
+        : all.filter((work) => work.demands.some((one) => sameDemand(one, demand)) && isReadyWork(work, expansion.workload));
     const readyAt = (work: Work) => {
       const { start, end } = placed.get(work.id)!;
       const least = expansion.readyAfter.get(work.id);

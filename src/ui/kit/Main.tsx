@@ -1,7 +1,8 @@
 "use client";
 import Box, { type BoxProps } from "@mui/material/Box";
 import { keyframes } from "@mui/material/styles";
-import { useSyncExternalStore } from "react";
+import { useEffect, useSyncExternalStore } from "react";
+import { pageIsAlive } from "./page-alive";
 
 const never = () => () => undefined;
 const dim = keyframes({ to: { opacity: 0.6 } });
@@ -16,6 +17,9 @@ export function Main({ sx, ...rest }: BoxProps) {
     () => true,
     () => false,
   );
+  useEffect(() => {
+    if (isAlive) pageIsAlive();
+  }, [isAlive]);
   return (
     <Box
       component="main"

@@ -3,6 +3,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from "react";
 import { issueText } from "@/core/shared/issue-text";
+import { whenAlive } from "../kit/page-alive";
 import { COLOUR } from "../theme/tokens";
 import { deviceLetters, isOpenTab, nameOfTab } from "./device";
 import { Outbox, type OutboxState } from "./outbox";
@@ -48,13 +49,15 @@ export function OutboxProvider({ actions, children }: { actions: Actions; childr
     () => NOTHING,
   );
   useEffect(() => {
-    const stop = outbox.open();
+    let stop = () => undefined as void;
+    const wait = whenAlive(() => (stop = outbox.open()));
     const warn = (event: BeforeUnloadEvent) => {
       if (outbox.state.waiting > 0) event.preventDefault();
     };
     window.addEventListener("online", outbox.tryNow);
     window.addEventListener("beforeunload", warn);
     return () => {
+      wait();
       stop();
       window.removeEventListener("online", outbox.tryNow);
       window.removeEventListener("beforeunload", warn);

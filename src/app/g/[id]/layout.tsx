@@ -1,6 +1,6 @@
 import { format } from "date-fns";
 import { notFound } from "next/navigation";
-import type { ReactNode } from "react";
+import { Suspense, type ReactNode } from "react";
 import { differences } from "@/core/shared/differences";
 import type { Gathering } from "@/core/gathering/schema";
 import { gatheringRepository, type StoredGathering } from "@/db/gatherings";
@@ -11,8 +11,10 @@ import { planRepository } from "@/db/plans";
 import { CatalogueProvider } from "@/ui/ingredients/CatalogueProvider";
 import type { Revised } from "@/ui/session/document-session";
 import { PlanProvider } from "@/ui/plan/PlanProvider";
+import { GatheringFrame } from "@/ui/plan/GatheringFrame";
 import { GatheringShell } from "@/ui/plan/GatheringShell";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
+import { whenQuiet } from "../../when-quiet";
 import { withDatabase } from "../../with-database";
 import { saveGathering } from "./actions";
 
@@ -22,8 +24,23 @@ const inItsKitchen = ({ document, revision, kitchenId }: StoredGathering): Revis
   revision,
 });
 
+/** The gathering is there or not at once; what is in it takes reading and weighing, and comes after the frame. */
 export default async function GatheringLayout({ params, children }: { params: Promise<{ id: string }>; children: ReactNode }) {
   const { id } = await params;
+  return withDatabase((db) => {
+    const name = gatheringRepository(db).nameOf(id);
+    if (name === undefined) notFound();
+    return (
+      <Suspense fallback={<GatheringFrame name={name} />}>
+        <Opened id={id}>{children}</Opened>
+      </Suspense>
+    );
+  });
+}
+
+async function Opened({ id, children }: { id: string; children: ReactNode }) {
+  // Reading takes the only thread there is: the frame goes out before.
+  await whenQuiet();
   return withDatabase((db) => {
     const found = gatheringRepository(db).find(id);
     if (!found) notFound();

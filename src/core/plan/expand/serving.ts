@@ -1,6 +1,6 @@
 import { COST } from "./costs";
-import { isReadyWork } from "./ready";
-import { type Demand } from "../../gathering/demands";
+import type { Hold } from "../../item/step";
+import { eatenOf, servingsAfter } from "./ready";
 import { type Workload } from "../../batching/work";
 import { leastMinutes, type TaskInput } from "./task-input";
 
@@ -16,24 +16,22 @@ export function addServing(tasks: readonly TaskInput[], workload: Workload, read
     task[field] = old === undefined ? value : field === "latest" ? Math.min(old, value) : Math.max(old, value);
   };
   for (const work of workload.works) {
-    if (work.shared) continue;
-    const [demand] = work.demands;
     const task = byId.get(work.id)!;
-    const { hold, best } = servingOf(demand);
+    const demand = eatenOf(work);
     const serves = work.step.kind === "serve";
-    if (serves || !followed.has(work.id)) tighten(task, "latest", demand.by);
-    if (demand.for === "freezer") continue;
+    if (!work.shared && (serves || !followed.has(work.id))) tighten(task, "latest", work.demands[0].by);
+    if (!demand) continue;
     if (serves) {
       task.due = demand.by;
       task.earlyCost = COST.early;
     }
-    if (hold === undefined || !isReadyWork(work, workload)) continue;
     const least = readyAfter.get(work.id) ?? leastMinutes(task);
-    tighten(task, "earliest", demand.by - hold - least);
-    if (demand.path === "from-freezer") tighten(task, "latest", demand.by);
-    const weight = (isBestWarm(best) ? 1 : Math.min(1, FRESH_REFERENCE_MIN / Math.max(1, hold))) * COST.freshness;
-    const siblings = workload.works.filter((w) => w.step.id === work.step.id && w.demands[0] === demand).length;
-    const cost = Math.round((1000 * weight) / siblings) / 1000;
+    const holds = servingsAfter(work, workload).flatMap(({ hold }) => hold ?? []);
+    if (holds.length === 0) continue;
+    for (const { maxMin } of holds) tighten(task, "earliest", demand.by - maxMin - least);
+    if (demand.path === "from-freezer" && !work.shared) tighten(task, "latest", demand.by);
+    const siblings = workload.works.filter((w) => w.step.id === work.step.id && w.demands[0] === work.demands[0]).length;
+    const cost = Math.round((1000 * Math.max(...holds.map(freshnessOf))) / siblings) / 1000;
     task.due = demand.by;
     task.earlyCost = cost;
     // What cools until it is eaten is no fresher for cooling on: its minutes beyond the least count as well.
@@ -41,11 +39,9 @@ export function addServing(tasks: readonly TaskInput[], workload: Workload, read
   }
 }
 
-/** The serve step's hold of a demand, also for pieces whose path leads past it. */
-function servingOf(demand: Demand): { hold?: number; best?: string } {
-  const hold = demand.resolved.steps.find((step) => step.kind === "serve")?.hold;
-  return { hold: hold?.maxMin, best: hold?.best };
-}
+/** Cost of a minute's wait of all pieces: in full for what may wait only shortly, or is best warm. */
+const freshnessOf = ({ best, maxMin }: Hold): number =>
+  (isBestWarm(best) ? 1 : Math.min(1, FRESH_REFERENCE_MIN / Math.max(1, maxMin))) * COST.freshness;
 
 /** Whether it is best hot or warm, by the recipe's word: then its minutes count in full, however long it may wait. */
-const isBestWarm = (best: string | undefined): boolean => best !== undefined && /\b(?:hot|warm)\b/i.test(best);
+const isBestWarm = (best: string): boolean => /\b(?:hot|warm)\b/i.test(best);
