@@ -4,7 +4,7 @@ import { suits } from "@/core/item/claims";
  * The eight rules that hold for every plan, checked from the request and the finished plan alone. For tests: it shares
  * the reading of items (options, variants) with the planner and nothing else.
  */
-import { capacitiesOf, isCarrier } from "@/core/kitchen/capacity";
+import { capacitiesOf, isCarrier, type Room } from "@/core/kitchen/capacity";
 import { planDays } from "@/core/gathering/calendar";
 import { roomAt } from "@/core/kitchen/room";
 import type { Step } from "@/core/item/step";
@@ -238,19 +238,28 @@ function capacities(request: PlanRequest, plan: Plan, works: readonly Done[]): s
     );
   for (const lot of plan.lots) {
     const c = limits(lot.item);
-    const most = lot.carrier === "tray" ? Math.max(c.tray, c.freezerTray) : lot.carrier === "board" ? c.board : c.steamerLoad;
+    const on = (rooms: readonly Room[]) => rooms.find(({ ids }) => ids.includes(lot.pool ?? lot.carrier))?.pieces ?? 0;
+    const most =
+      lot.carrier === "tray"
+        ? Math.max(on(c.rooms.tray), on(c.rooms.freezerTray))
+        : lot.carrier === "board"
+          ? on(c.rooms.board)
+          : c.steamerLoad;
     if (lot.pieces > (most ?? 0)) broken.push(`5: ${lot.id} holds ${lot.pieces} pieces`);
   }
   for (const load of plan.loads) {
     const c = limits(load.item);
     const raw = load.step.endsWith("reheat");
+    const into = (rooms: readonly Room[]) => rooms.find(({ ids }) => ids.includes(load.chamber))?.pieces;
     const most = load.chamber.startsWith("oven")
-      ? c.shelves * (raw ? Math.max(c.tray, c.freezerTray) : c.tray)
+      ? (into(c.rooms.oven) ?? c.shelves) * (raw ? Math.max(c.tray, c.freezerTray) : c.tray)
       : load.chamber.startsWith("steamer")
-        ? c.steamerLoad
+        ? into(c.rooms.steamer)
         : load.chamber.startsWith("fryer")
-          ? c.fryerLoad
-          : c.panLoad;
+          ? into(c.rooms.fryer)
+          : load.chamber.startsWith("lidded-pan")
+            ? into(c.rooms.pan)
+            : undefined;
     if (load.pieces > (most ?? Infinity)) broken.push(`5: ${load.id} holds ${load.pieces} pieces`);
   }
   const { mixer } = request.kitchen.equipment;
@@ -279,7 +288,12 @@ function equipment(request: PlanRequest, plan: Plan, works: readonly Done[]): st
           ? (e.steamer?.count ?? 0) * (e.steamer?.tiers ?? 0)
           : id === "fridge-shelf"
             ? (e["fridge-shelf"]?.count ?? 0) * (e["fridge-shelf"]?.fitsTraysEach ?? 1)
-            : e[id]?.count;
+            : (sizedStock(id) ?? e[id]?.count);
+  // "tray-2", "lidded-pan-2": of another size.
+  const sizedStock = (id: string) => {
+    const [, kind, n] = /^(tray|board|lidded-pan)-(\d+)$/.exec(id) ?? [];
+    return kind ? (e[kind] as { others?: { count: number }[] }).others?.[Number(n) - 2]?.count : undefined;
+  };
   const held = new Map<string, [number, number, number][]>();
   const hold = (id: string, from: number, to: number, amount: number) =>
     held.set(id, [...(held.get(id) ?? []), [from, to, amount]]);
@@ -287,21 +301,26 @@ function equipment(request: PlanRequest, plan: Plan, works: readonly Done[]): st
     for (const entry of work.step.equipment) {
       if (["oven", "steamer", "fryer"].includes(entry.id)) continue;
       const carrier = isCarrier(entry.id);
-      const id = carrier ? (work.taken.find((t) => t === entry.id || t === entry.or) ?? entry.id) : entry.id;
-      if (SMALL.includes(id) && work.step.attention !== "hands-on") continue;
-      if (SMALL.slice(0, 4).includes(id) && !stock(id)) continue;
-      const use = plan.problem.tasks.find((t) => t.id === work.id)!.uses.find((u) => u.resource === id);
-      const amount = carrier ? (use?.amount ?? 1) : id === "tins" ? work.range[1] - work.range[0] : (entry.amount ?? 1);
-      let end = work.end;
-      if (carrier && work.step.kind !== "serve") {
-        const next = works.filter(
-          (w) =>
-            w.demand.item === work.demand.item && w.step.after.some((l) => l.step === work.step.id) && meets(w.range, work.range),
-        );
-        end = Math.max(end, ...next.map((w) => w.start));
-      }
-      hold(id, work.start, end, amount);
+      const isOne = (t: string) => [entry.id, entry.or].includes(t.replace(/-\d+$/, ""));
+      // A load on trays of several sizes takes of each.
+      const taken = carrier || entry.id === "lidded-pan" ? work.taken.filter(isOne) : [entry.id];
+      for (const id of taken.length > 0 ? taken : [entry.id]) holdOne(work, entry, id, carrier);
     }
+  function holdOne(work: Done, entry: Done["step"]["equipment"][number], id: string, carrier: boolean): void {
+    if (SMALL.includes(id) && work.step.attention !== "hands-on") return;
+    if (SMALL.slice(0, 4).includes(id) && !stock(id)) return;
+    const use = plan.problem.tasks.find((t) => t.id === work.id)!.uses.find((u) => u.resource === id);
+    const amount = carrier ? (use?.amount ?? 1) : id === "tins" ? work.range[1] - work.range[0] : (entry.amount ?? 1);
+    let end = work.end;
+    if (carrier && work.step.kind !== "serve") {
+      const next = works.filter(
+        (w) =>
+          w.demand.item === work.demand.item && w.step.after.some((l) => l.step === work.step.id) && meets(w.range, work.range),
+      );
+      end = Math.max(end, ...next.map((w) => w.start));
+    }
+    hold(id, work.start, end, amount);
+  }
   const broken: string[] = [];
   for (const [id, list] of held)
     for (const [minute] of list) {
@@ -316,13 +335,13 @@ function equipment(request: PlanRequest, plan: Plan, works: readonly Done[]): st
 
 /** Rule 5, what is heated: settings, changes between them, shelves, recovery, one filling at a time, the order of the oil. */
 function chambers(request: PlanRequest, plan: Plan, works: readonly Done[]): string[] {
-  const { oven, fryer } = request.kitchen.equipment;
   const broken: string[] = [];
   const stays = works.flatMap((work) => {
     const entry = work.step.equipment.find((e) => ["oven", "steamer", "fryer"].includes(e.id));
     if (!entry) return [];
     const id = work.taken.find((t) => t === entry.id || t.startsWith(`${entry.id}-`))!;
-    const setting = (entry.settingC ?? 100) + (entry.id === "oven" && oven?.fan === false ? 20 : 0);
+    const is = chamberIs(id, request.kitchen);
+    const setting = (entry.settingC ?? 100) + (entry.id === "oven" && is?.fan === false ? 20 : 0);
     const amount = plan.problem.tasks.find((t) => t.id === work.id)!.uses.find((u) => u.setting !== undefined)!.amount;
     const rest = work.step.rest !== undefined;
     return [{ ...work, chamber: id, family: entry.id, setting, amount, rest, recovery: entry.recoveryMin ?? 0 }];
@@ -335,7 +354,7 @@ function chambers(request: PlanRequest, plan: Plan, works: readonly Done[]): str
       if (together && a.setting !== b.setting)
         broken.push(`5: ${a.id} and ${b.id} want ${a.setting} and ${b.setting} °C at once`);
       if (together && a.family !== "oven") broken.push(`5: ${a.id} and ${b.id} are in the ${a.family} at once`);
-      const rates = a.family === "oven" ? oven : a.family === "fryer" ? fryer : undefined;
+      const rates = a.family === "steamer" ? undefined : chamberIs(a.chamber, request.kitchen);
       if (!together && rates && a.setting !== b.setting) {
         const rate = b.setting > a.setting ? rates.heatCPerMin : rates.coolCPerMin;
         if (b.start - a.end < Math.abs(b.setting - a.setting) / rate - 1e-9)
@@ -351,9 +370,18 @@ function chambers(request: PlanRequest, plan: Plan, works: readonly Done[]): str
     const inside = stays
       .filter((b) => b.chamber === a.chamber && b.start <= a.start && a.start < b.end)
       .reduce((sum, b) => sum + b.amount, 0);
-    if (inside > (oven?.shelfPositions ?? 0)) broken.push(`5: ${inside} trays in the oven at minute ${a.start}`);
+    if (inside > (chamberIs(a.chamber, request.kitchen)?.shelfPositions ?? 0))
+      broken.push(`5: ${inside} trays in the oven at minute ${a.start}`);
   }
   return broken;
+}
+
+/** A chamber as the kitchen has it: the first so many are of the first size, and so on. */
+function chamberIs(id: string, { equipment }: PlanRequest["kitchen"]) {
+  const [kind, n = "1"] = id.split("-");
+  const first = equipment[kind as "oven"];
+  const all = first ? [first, ...(first.others ?? [])] : [];
+  return all.flatMap((size) => Array.from({ length: size.count }, () => size))[Number(n) - 1];
 }
 
 /** Rule 6. */

@@ -64,3 +64,42 @@ export function mixSizes(even: readonly number[], most: number, unit: number, le
   });
   return sizes.every((size) => size >= Math.min(least, even[even.length - 1])) ? sizes : even;
 }
+
+/** A part of a range and the room it goes into, by its place among the rooms. */
+export interface InRoom {
+  readonly range: Range;
+  readonly room: number;
+}
+
+/**
+ * Parts of at most what each room holds, where there are rooms of several sizes: as few rounds of all of them as can be, then as
+ * few parts as can be, the largest rooms first, each as full as the others. Rooms that hold nothing are left out.
+ */
+export function acrossRooms(range: Range, rooms: readonly { readonly count: number; readonly pieces: number }[]): InRoom[] {
+  const usable = rooms.map((room, i) => ({ ...room, i })).filter(({ count, pieces }) => count > 0 && pieces > 0);
+  const pieces = sizeOf(range);
+  if (usable.length === 0 || pieces === 0) return [];
+  const perRound = sum(usable.map((room) => room.count * room.pieces));
+  const rounds = Math.ceil(pieces / perRound);
+  const bySize = [...usable].sort((a, b) => b.pieces - a.pieces);
+  const places = bySize.flatMap((room) =>
+    Array.from({ length: rounds * room.count }, (_, k) => ({ ...room, round: Math.floor(k / room.count) })),
+  );
+  let held = 0;
+  const taken = places.filter((place) => held < pieces && (held += place.pieces) > 0);
+  let left = pieces;
+  let space = held;
+  const filled = taken.map((place) => {
+    const size = Math.min(place.pieces, Math.ceil((left * place.pieces) / space));
+    left -= size;
+    space -= place.pieces;
+    return { ...place, size };
+  });
+  // What is in use at the same time lies side by side.
+  const inOrder = filled.sort((a, b) => a.round - b.round || b.pieces - a.pieces);
+  const ranges = cut(
+    range,
+    inOrder.map(({ size }) => size),
+  );
+  return ranges.map((part, k) => ({ range: part, room: inOrder[k].i }));
+}

@@ -28,6 +28,10 @@ export interface Work extends Share {
   readonly carrier?: Carrier;
   /** Carriers in use: trays of a load, tiers of a load, else 1. */
   readonly carriers: number;
+  /** Carriers of each pool where they are of several sizes. */
+  readonly sizes?: Readonly<Record<string, number>>;
+  /** Chambers or pans that it may go into where they are of several sizes. */
+  readonly into?: readonly string[];
   readonly chamber?: "oven" | "steamer" | "fryer" | "lidded-pan";
   /** True for steps that dough or filling share between demands. */
   readonly shared: boolean;
@@ -38,6 +42,10 @@ export const sharesOf = (work: Work): readonly Share[] => [work, ...work.also];
 
 /** Pieces that a work is done to, of whatever item. */
 export const piecesIn = (work: Work): number => sharesOf(work).reduce((sum, { range }) => sum + sizeOf(range), 0);
+
+/** The pools that a work's carriers come from, and how many from each. */
+export const carriersOf = ({ carrier, carriers, sizes }: Work): readonly (readonly [string, number])[] =>
+  sizes ? Object.entries(sizes) : carrier ? [[carrier, carriers]] : [];
 
 /** Everything there is to do, before any time is given to it. */
 export interface Workload {
@@ -70,7 +78,11 @@ export function workloadOf(
   const groups = mixTogether ? joinAlike(apart, kitchen) : apart;
   for (const item of items) {
     const own = demands.filter((demand) => demand.item === item);
-    const add = (share: Share, rest: Pick<Work, "carrier" | "carriers" | "shared">, also: readonly Share[] = []) => {
+    const add = (
+      share: Share,
+      rest: Pick<Work, "carrier" | "carriers" | "sizes" | "into" | "shared">,
+      also: readonly Share[] = [],
+    ) => {
       const { step } = share;
       const carried = demands.filter((d) => [share, ...also].some((s) => s.item === d.item && overlaps(s.range, d.range)));
       works.push({ id: workId(share), ...share, also, demands: carried, chamber: chamberOf(step), ...rest });
@@ -99,7 +111,7 @@ const isGuest = (group: Group): boolean => group.together !== undefined && group
 function addShared(
   group: Group,
   kitchen: Kitchen,
-  add: (share: Share, rest: Pick<Work, "carrier" | "carriers" | "shared">, also: readonly Share[]) => void,
+  add: (share: Share, rest: Pick<Work, "carrier" | "carriers" | "sizes" | "into" | "shared">, also: readonly Share[]) => void,
 ): void {
   group.steps.forEach((step, i) => {
     const carrier = step.equipment.some((e) => e.id === "tray") ? ("tray" as const) : undefined;

@@ -1,6 +1,7 @@
 import type { Item } from "../item/schema";
 import type { Step } from "../item/step";
 import type { Kitchen } from "./schema";
+import { sizesOf, type OfOneSize, type Sized } from "./sizes";
 
 /** Sizes for which the items' capacities hold, mm and ml. */
 const STANDARD = { tray: [400, 300], board: [600, 400], tierMm: 280, panMm: 300, oilMl: 4000 } as const;
@@ -12,7 +13,21 @@ export type Carrier = "tray" | "board" | "steamer-tier";
 /** Whether a piece of equipment carries pieces from step to step. */
 export const isCarrier = (id: string): id is Carrier => id === "tray" || id === "board" || id === "steamer-tier";
 
-/** What this kitchen's sizes hold of one item, pieces; undefined where the item or the kitchen has no such thing. */
+/** Things of one size, and what each of them holds. */
+export interface Room {
+  /** Resources of a plan, see `sizesOf`. */
+  readonly ids: readonly string[];
+  readonly count: number;
+  /** Pieces in one; of an oven: trays. */
+  readonly pieces: number;
+  /** Pieces on one tier of a steamer. */
+  readonly tier?: number;
+}
+
+/**
+ * What this kitchen's sizes hold of one item, pieces: of the largest of a kind; undefined where the item or the kitchen has no such
+ * thing. `rooms`: every size, those first of which there is one, the largest first.
+ */
 export interface Capacities {
   readonly tray: number;
   readonly freezerTray: number;
@@ -22,6 +37,7 @@ export interface Capacities {
   readonly fryerLoad?: number;
   readonly panLoad?: number;
   readonly shelves: number;
+  readonly rooms: Readonly<Record<"tray" | "freezerTray" | "board" | "pan" | "steamer" | "fryer" | "oven", readonly Room[]>>;
 }
 
 /**
@@ -29,24 +45,44 @@ export interface Capacities {
  * says nothing of holds as many by its area as a tray.
  */
 export function capacitiesOf(item: Item, kitchen: Kitchen): Capacities {
-  const { tray, board, steamer, fryer, oven } = kitchen.equipment;
-  const pan = kitchen.equipment["lidded-pan"];
   const c = item.capacity;
-  const trayOf = (pieces: number) => (tray ? byArea(pieces, tray.mm, STANDARD.tray) : pieces);
   const perTier = c.perSteamerTier ?? (c.perSteamerLoad ? Math.floor(c.perSteamerLoad / 3) : undefined);
-  const tier = perTier && steamer ? Math.floor((perTier * steamer.mm ** 2) / STANDARD.tierMm ** 2 + 1e-9) : perTier;
+  const across = (pieces: number, own: number, standard: number) => Math.floor((pieces * own ** 2) / standard ** 2 + 1e-9);
+  const rooms = <K extends Sized>(kind: K, pieces: (size: OfOneSize<K>["is"]) => Pick<Room, "pieces" | "tier">): Room[] =>
+    sizesOf(kind, kitchen)
+      .map(({ ids, count, is }) => ({ ids, count, ...pieces(is) }))
+      .sort((a, b) => Number(b.count > 0) - Number(a.count > 0) || b.pieces - a.pieces);
+  const onTray = (pieces: number) => rooms("tray", ({ mm }) => ({ pieces: byArea(pieces, mm, STANDARD.tray) }));
+  const all: Capacities["rooms"] = {
+    tray: onTray(c.perTray),
+    freezerTray: onTray(c.perFreezerTray ?? c.perTray),
+    board: rooms("board", ({ mm }) => ({
+      pieces: c.perBoard ? byArea(c.perBoard, mm, STANDARD.board) : byArea(c.perTray, mm, STANDARD.tray),
+    })),
+    pan: c.perPanLoad
+      ? rooms("lidded-pan", ({ mm }) => ({ pieces: across(c.perPanLoad!, mm, c.panDiameterMm ?? STANDARD.panMm) }))
+      : [],
+    steamer: perTier
+      ? rooms("steamer", ({ mm, tiers }) => {
+          const tier = across(perTier, mm, STANDARD.tierMm);
+          return { pieces: tier * tiers, tier };
+        })
+      : [],
+    fryer: c.perFryerLoad
+      ? rooms("fryer", ({ oilMl }) => ({ pieces: Math.floor((c.perFryerLoad! * oilMl) / STANDARD.oilMl + 1e-9) }))
+      : [],
+    oven: rooms("oven", ({ shelfPositions }) => ({ pieces: shelfPositions })),
+  };
   return {
-    tray: trayOf(c.perTray),
-    freezerTray: trayOf(c.perFreezerTray ?? c.perTray),
-    board: board && (c.perBoard ? byArea(c.perBoard, board.mm, STANDARD.board) : byArea(c.perTray, board.mm, STANDARD.tray)),
-    tier,
-    steamerLoad: tier && steamer ? tier * steamer.tiers : undefined,
-    fryerLoad: c.perFryerLoad && fryer ? Math.floor((c.perFryerLoad * fryer.oilMl) / STANDARD.oilMl + 1e-9) : c.perFryerLoad,
-    panLoad:
-      c.perPanLoad && pan
-        ? Math.floor((c.perPanLoad * pan.mm ** 2) / (c.panDiameterMm ?? STANDARD.panMm) ** 2 + 1e-9)
-        : c.perPanLoad,
-    shelves: oven?.shelfPositions ?? 1,
+    tray: all.tray[0]?.pieces ?? c.perTray,
+    freezerTray: all.freezerTray[0]?.pieces ?? c.perFreezerTray ?? c.perTray,
+    board: all.board[0]?.pieces,
+    tier: all.steamer[0]?.tier ?? perTier,
+    steamerLoad: all.steamer[0]?.pieces,
+    fryerLoad: all.fryer[0]?.pieces ?? c.perFryerLoad,
+    panLoad: all.pan[0]?.pieces ?? c.perPanLoad,
+    shelves: all.oven[0]?.pieces ?? 1,
+    rooms: all,
   };
 }
 
@@ -57,6 +93,22 @@ export const usesEquipment = (step: Step, id: string): boolean => step.equipment
 export function chamberOf(step: Step): "oven" | "steamer" | "fryer" | "lidded-pan" | undefined {
   for (const id of ["oven", "steamer", "fryer"] as const) if (usesEquipment(step, id)) return id;
   return step.lot === "load" && usesEquipment(step, "lidded-pan") ? "lidded-pan" : undefined;
+}
+
+/** The chambers or pans of every size that a heated step's loads can go into, largest first; those of an oven in pieces on trays. */
+export function loadRooms(step: Step, { rooms, tray }: Capacities): readonly Room[] {
+  switch (chamberOf(step)) {
+    case "oven":
+      return rooms.oven.map((room) => ({ ...room, pieces: room.pieces * tray }));
+    case "steamer":
+      return rooms.steamer;
+    case "fryer":
+      return rooms.fryer;
+    case "lidded-pan":
+      return rooms.pan;
+    default:
+      return [];
+  }
 }
 
 /** Most pieces of one load of the step: shelves × trays, tiers, a basket, a pan. */

@@ -3,6 +3,7 @@ import type { Issue } from "../shared/issue";
 import { nearest } from "../shared/known-keys";
 import { repeatedIds } from "../shared/repeated";
 import { KNOWN_EQUIPMENT, type Kitchen } from "./schema";
+import { sizesOf } from "./sizes";
 
 interface Span {
   readonly day?: number;
@@ -78,17 +79,19 @@ export function kitchenIssues({
   }
   if (kitchen.cooks.every((cook) => cook.hours.length === 0))
     issues.push({ code: "missing", path: ["kitchen", "cooks", 0, "hours"], got: [], wanted: "hours of at least one cook" });
-  const { oven, tray } = kitchen.equipment;
-  if (oven?.shelfMm && tray) {
+  const { oven } = kitchen.equipment;
+  if (oven?.shelfMm) {
     const [a, b] = [...oven.shelfMm].sort((x, y) => x - y);
-    const [c, d] = [...tray.mm].sort((x, y) => x - y);
-    if (c > a || d > b)
-      issues.push({
-        code: "inconsistent",
-        path: ["kitchen", "equipment", "tray", "mm"],
-        got: tray.mm,
-        wanted: `a tray that fits the oven's shelf of ${oven.shelfMm.join(" × ")} mm`,
-      });
+    sizesOf("tray", kitchen).forEach(({ is: { mm } }, n) => {
+      const [c, d] = [...mm].sort((x, y) => x - y);
+      if (c > a || d > b)
+        issues.push({
+          code: "inconsistent",
+          path: ["kitchen", "equipment", "tray", ...(n === 0 ? [] : ["others", n - 1]), "mm"],
+          got: mm,
+          wanted: `a tray that fits the oven's shelf of ${oven.shelfMm!.join(" × ")} mm`,
+        });
+    });
   }
   return issues;
 }

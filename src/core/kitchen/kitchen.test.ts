@@ -3,7 +3,7 @@ import { cookSpans, merged } from "../gathering/attendance";
 import { planDays } from "../gathering/calendar";
 import { yeastFactor } from "../process/ferment";
 import { capacitiesOf, chamberOf, loadCapacity } from "./capacity";
-import { chamberIds, poolSize, settingHere } from "./equipment";
+import { chamberIds, chambersAt, poolSize } from "./equipment";
 import { kitchenIssues } from "./check";
 import { roomAt } from "./room";
 import { KitchenSchema, type Kitchen } from "./schema";
@@ -21,8 +21,8 @@ describe("equipment", () => {
   });
   test("an oven without a fan is set 20 °C higher", () => {
     const still = withEquipment({ oven: { ...kitchen.equipment.oven!, fan: false } });
-    expect(settingHere("oven", 190, still)).toBe(210);
-    expect(settingHere("fryer", 180, still)).toBe(180);
+    expect(chambersAt("oven", 190, still).setting).toBe(210);
+    expect(chambersAt("fryer", 180, still).setting).toBe(180);
   });
   test("places are counted as what is put on them: trays on fridge shelves, tiers of every steamer, pots one by one", () => {
     const own = withEquipment({

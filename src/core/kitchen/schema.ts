@@ -25,8 +25,7 @@ const wait = z.number().min(0).max(600);
 /** Ovens, steamers, fryers: each is a chamber of its own. */
 const chambers = z.int().min(0).max(12);
 
-const OvenSchema = z.object({
-  count: chambers,
+const OVEN = {
   fan: z.boolean().default(true),
   shelfPositions: z.int().min(1).max(20),
   shelfMm: mm.optional(),
@@ -34,13 +33,34 @@ const OvenSchema = z.object({
   heatCPerMin: rate,
   coolCPerMin: rate,
   maxC: z.number().min(50).max(500),
-});
+};
+const STEAMER = {
+  tiers: z.int().min(1).max(10).default(1),
+  mm: length.default(280),
+  heatUpMin: wait.default(12),
+};
+const FRYER = {
+  oilMl: z.number().min(100).max(100000).default(4000),
+  startC: chamberC.default(20),
+  heatCPerMin: rate.default(10),
+  coolCPerMin: rate.default(1),
+  maxC: z.number().min(50).max(300).default(190),
+};
+
+/** The same kind in other sizes: so many of each beside the first. */
+const others = <T extends z.ZodRawShape>(size: T) =>
+  z
+    .array(z.object({ count: stock, ...size }))
+    .max(6)
+    .optional();
+/** Flat things by length and width, in several sizes. */
+const flat = z.object({ count: stock, mm, others: others({ mm }) });
 
 const EquipmentSchema = z
   .object({
     worktop: z.object({ places: stock }).optional(),
-    tray: z.object({ count: stock, mm }).optional(),
-    board: z.object({ count: stock, mm }).optional(),
+    tray: flat.optional(),
+    board: flat.optional(),
     rack: z.object({ count: stock, mm: mm.optional() }).optional(),
     tins: z.object({ count: stock, mm: length.optional() }).optional(),
     mixer: z
@@ -52,27 +72,25 @@ const EquipmentSchema = z
         washMin: wait.optional(),
       })
       .optional(),
-    oven: OvenSchema.optional(),
+    oven: z.object({ count: chambers, ...OVEN, others: others(OVEN) }).optional(),
     hob: z.object({ count: stock }).optional(),
     pot: z.object({ litres: z.array(z.number().min(0.1).max(200)).max(50), washMin: wait.optional() }).optional(),
-    "lidded-pan": z.object({ count: stock, mm: length.default(300), washMin: wait.optional() }).optional(),
+    "lidded-pan": z
+      .object({ count: stock, mm: length.default(300), washMin: wait.optional(), others: others({ mm: length }) })
+      .optional(),
     steamer: z
       .object({
         count: chambers,
-        tiers: z.int().min(1).max(10).default(1),
-        mm: length.default(280),
+        ...STEAMER,
         hobs: stock.default(1),
-        heatUpMin: wait.default(12),
+        others: others(STEAMER),
       })
       .optional(),
     fryer: withInformative(
       z.object({
         count: chambers,
-        oilMl: z.number().min(100).max(100000).default(4000),
-        startC: chamberC.default(20),
-        heatCPerMin: rate.default(10),
-        coolCPerMin: rate.default(1),
-        maxC: z.number().min(50).max(300).default(190),
+        ...FRYER,
+        others: others(FRYER),
         filterMin: wait.default(12),
         refillMin: wait.default(25),
       }),

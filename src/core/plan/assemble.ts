@@ -1,3 +1,4 @@
+import { sizesOf, SIZED_POOLS } from "../kitchen/sizes";
 import { batchesOf } from "../batching/batches";
 import { suits } from "../item/claims";
 import { parseProblem, type Problem } from "../schedule/problem";
@@ -60,6 +61,10 @@ export function assemble(
 function dayOf(request: PlanRequest, { days, beside }: Quantities): Plan["day"] {
   const { gathering, kitchen, items } = request;
   const shelf = kitchen.equipment["fridge-shelf"];
+  const sizes = SIZED_POOLS.flatMap((kind) => {
+    const all = sizesOf(kind, kitchen);
+    return all.length > 1 ? all.map(({ ids: [pool], is }) => [pool, is.mm] as const) : [];
+  });
   return {
     gathering: {
       id: gathering.id,
@@ -77,6 +82,7 @@ function dayOf(request: PlanRequest, { days, beside }: Quantities): Plan["day"] 
     targets: targetsOf(gathering, days),
     rules: gathering.rules,
     ...(shelf && { fridgePlaces: shelf.count * shelf.fitsTraysEach }),
+    ...(sizes.length > 0 && { sizes: Object.fromEntries(sizes) }),
   };
 }
 

@@ -6,7 +6,7 @@ import { type Expansion } from "./expand/expand";
 import { isReadyWork } from "./expand/ready";
 import { isHeat } from "./expand/timing";
 import type { Load, Lot, Note, Serve } from "./schema";
-import type { Work } from "../batching/work";
+import { carriersOf, type Work } from "../batching/work";
 
 /** Carriers and what lies on them: one lot for each set of pieces that share carriers at some step. */
 export function lotsIn(expansion: Expansion): Lot[] {
@@ -28,6 +28,7 @@ export function lotsIn(expansion: Expansion): Lot[] {
       pieces: sizeOf(work.range),
       range: work.range,
       carrier: work.carrier,
+      ...(work.sizes && { pool: carriersOf(work)[0][0] }),
     });
   }
   return lots;

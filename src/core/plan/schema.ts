@@ -10,6 +10,14 @@ const range = z.tuple([z.int(), z.int()]).readonly();
 /** Pieces `[from, to)` of an item, numbered through all that is made of it. */
 const pieces = { item: z.string(), pieces: z.int(), range };
 
+/** Across, or length and width, mm. */
+const SizeSchema = z.union([z.number(), z.tuple([z.number(), z.number()]).readonly()]);
+/** Carriers by size, where the kitchen has several sizes of them. */
+const sizes = z
+  .array(z.object({ count: z.int(), mm: SizeSchema }))
+  .readonly()
+  .optional();
+
 /**
  * What a task is, in codes: a step of an item; pieces that wait where they are; a change of oil; or what stands beside.
  * `settingC` as it is set in this kitchen, `carriers` where there is more to say than "a tray".
@@ -21,9 +29,12 @@ const WhatSchema = z.discriminatedUnion("code", [
     part: z.enum(["dough", "filling", "piece"]),
     carrier: z.string().optional(),
     carriers: z.int().optional(),
+    sizes,
+    /** Across the pan, where there are several. */
+    panMm: z.number().optional(),
     settingC: z.number().optional(),
   }),
-  z.object({ code: z.literal("wait"), carrier: z.string().optional(), carriers: z.int(), onShelf: z.boolean() }),
+  z.object({ code: z.literal("wait"), carrier: z.string().optional(), carriers: z.int(), sizes, onShelf: z.boolean() }),
   z.object({ code: z.literal("oil-change") }),
   /** Stands dirty, and is washed in its last minutes. */
   z.object({ code: z.literal("wash"), equipment: z.string() }),
@@ -93,6 +104,8 @@ const DaySchema = z.object({
   rules: z.array(z.object({ id: z.string(), text: z.string(), steps: z.array(z.string()) })),
   /** Tray places in the fridge; undefined without a fridge. */
   fridgePlaces: z.number().optional(),
+  /** Sizes of carriers and pans, by pool, where the kitchen has several of a kind. */
+  sizes: z.record(z.string(), SizeSchema).optional(),
 });
 
 /** Everything a cook needs: quantities, the problem, its solution, the steps as they are done here, and why there is no plan. */
@@ -128,7 +141,8 @@ export const PlanSchema = z.object({
       ...pieces,
     }),
   ),
-  lots: z.array(z.object({ id: z.string(), carrier: z.string(), ...pieces })),
+  /** `pool`: of which size the carrier is, where that is not the first. */
+  lots: z.array(z.object({ id: z.string(), carrier: z.string(), pool: z.string().optional(), ...pieces })),
   loads: z.array(z.object({ id: z.string(), step: z.string(), chamber: z.string(), carriers: z.int(), ...pieces })),
   problem: ProblemSchema,
   solution: SolutionSchema,

@@ -1,5 +1,6 @@
 import { sum } from "../shared/rounding";
 import { chamberIds } from "../kitchen/equipment";
+import { sizesOf } from "../kitchen/sizes";
 import { leastMinutes } from "./expand/task-input";
 import type { PlanRequest } from "./request";
 import type { Quantities } from "./quantities";
@@ -109,7 +110,7 @@ export function inTurnOf({ expansion }: Quantities, { kitchen }: PlanRequest): I
   return [...groups.values()].map(({ item, chamber, each, handsOn }): InTurn => {
     const units =
       chamber === "lidded-pan"
-        ? (kitchen.equipment["lidded-pan"]?.count ?? 0)
+        ? sum(sizesOf("lidded-pan", kitchen).map(({ count }) => count))
         : chamberIds(chamber as "oven" | "steamer" | "fryer", kitchen).length;
     const eachMin = Math.max(...each);
     const rounds = (n: number) => Math.ceil(each.length / Math.max(1, n)) * eachMin;

@@ -45,6 +45,17 @@ const CARRIER_WORD: Readonly<Record<string, readonly [string, string]>> = {
 export const carrierText = (carrier: string, n: number): string =>
   `${n} ${(CARRIER_WORD[carrier] ?? [carrier, carrier])[n === 1 ? 0 : 1]}`;
 
+/** A size: "400 × 300 mm", "240 mm across". */
+export const sizeText = (mm: number | readonly [number, number]): string =>
+  typeof mm === "number" ? `${mm} mm across` : `${mm.join(" × ")} mm`;
+
+/** "2 trays", or "1 tray of 400 × 300 mm and 1 tray of 300 × 200 mm". */
+const onText = (carrier: string, n: number, sizes: CarrierSizes): string =>
+  sizes && sizes.length > 0
+    ? sizes.map(({ count, mm }) => `${carrierText(carrier, count)} of ${sizeText(mm)}`).join(" and ")
+    : carrierText(carrier, n);
+type CarrierSizes = Extract<TaskInfo["what"], { code: "wait" }>["sizes"];
+
 /** "1 piece", "12 pieces". */
 export const piecesText = (n: number): string => counted(n, "piece");
 
@@ -74,14 +85,15 @@ export function taskText(info: TaskInfo, nameOf: (item: string) => string, heat:
     }
     case "wait":
       return what.carrier
-        ? `${carrierText(what.carrier, what.carriers)} of ${nameOf(info.item)} ${what.carriers === 1 ? "waits" : "wait"}${what.onShelf ? " in the fridge for the freezer" : ""}`
+        ? `${onText(what.carrier, what.carriers, what.sizes)}${what.sizes ? " with" : " of"} ${nameOf(info.item)} ${what.carriers === 1 ? "waits" : "wait"}${what.onShelf ? " in the fridge for the freezer" : ""}`
         : `${nameOf(info.item)} wait`;
     case "step": {
       const made = [info, ...(info.also ?? [])].map((share) => `${share.pieces} ${nameOf(share.item)}`);
       const object = what.part === "piece" ? made[0] : `${what.part} for ${made.join(" and ")}`;
       return [
         `${VERB[what.kind]} ${object}`,
-        ...(what.carrier ? [carrierText(what.carrier, what.carriers ?? 1)] : []),
+        ...(what.carrier ? [onText(what.carrier, what.carriers ?? 1, what.sizes)] : []),
+        ...(what.panMm ? [`pan ${sizeText(what.panMm)}`] : []),
         ...(what.settingC !== undefined ? [heat(what.settingC)] : []),
       ].join(", ");
     }

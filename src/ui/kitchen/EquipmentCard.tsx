@@ -8,8 +8,9 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import type { Item } from "@/core/item/schema";
-import { capacitiesOf } from "@/core/kitchen/capacity";
+import { capacitiesOf, type Room } from "@/core/kitchen/capacity";
 import type { Kitchen } from "@/core/kitchen/schema";
+import { sizesOf } from "@/core/kitchen/sizes";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
 import { consequence, type EquipmentField, type EquipmentId, type EquipmentKind } from "./equipment-fields";
@@ -17,6 +18,8 @@ import { Scale, type Shape } from "./Scale";
 
 /** Shelves, tiers and trays that are drawn beside one another; their number stands below. */
 const MOST_DRAWN = 6;
+/** A kitchen names so many sizes of a kind beside the first. */
+const MOST_SIZES = 6;
 
 type Values = Readonly<Record<string, unknown>>;
 
@@ -43,9 +46,12 @@ export function EquipmentCard({ kind, kitchen, item, value, onChange }: Props) {
       </Box>
       {says && <Box sx={{ fontSize: "1rem", fontWeight: 600 }}>{says}</Box>}
       {drawn && (
-        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, alignItems: "flex-end" }}>
           {Array.from({ length: Math.min(MOST_DRAWN, drawn.times) }, (_, i) => (
             <Scale key={i} shape={drawn.shape} pieces={drawn.pieces} inside={drawn.inside} />
+          ))}
+          {otherSizes(kind.id, kitchen, item).map(({ shape, pieces }, i) => (
+            <Scale key={`other ${i}`} shape={shape} pieces={pieces} />
           ))}
         </Box>
       )}
@@ -63,7 +69,77 @@ export function EquipmentCard({ kind, kitchen, item, value, onChange }: Props) {
           />
         ))}
       </Box>
+      {kind.sized && <OtherSizes kind={kind} keys={kind.sized} value={value} onChange={onChange} />}
     </Paper>
+  );
+}
+
+/** The same kind in other sizes, each with its own number. */
+function OtherSizes({
+  kind,
+  keys,
+  value,
+  onChange,
+}: {
+  kind: EquipmentKind;
+  keys: readonly string[];
+  value: Values;
+  onChange: (value: Values) => void;
+}) {
+  const others = (value.others as readonly Values[] | undefined) ?? [];
+  const put = (next: readonly Values[]) => {
+    const { others: _before, ...first } = value;
+    onChange(next.length === 0 ? first : { ...first, others: next });
+  };
+  const fields = kind.fields.filter(({ key }) => keys.includes(key));
+  return (
+    <>
+      {others.map((other, i) => (
+        <Box
+          key={i}
+          role="group"
+          aria-label={`${kind.name}, size ${i + 2}`}
+          sx={{
+            display: "flex",
+            flexWrap: "wrap",
+            gap: 1.25,
+            alignItems: "flex-end",
+            borderTop: 1,
+            borderColor: "divider",
+            pt: 1,
+          }}
+        >
+          {fields.map((field) => (
+            <OneField
+              key={field.key}
+              field={field}
+              of={`${kind.name}, size ${i + 2}`}
+              value={other[field.key]}
+              onChange={(next) => put(others.map((one, k) => (k === i ? { ...one, [field.key]: next } : one)))}
+            />
+          ))}
+          <Button
+            size="small"
+            aria-label={`Take away: ${kind.name}, size ${i + 2}`}
+            onClick={() => put(others.filter((_, k) => k !== i))}
+          >
+            Take away
+          </Button>
+        </Box>
+      ))}
+      {others.length < MOST_SIZES && (
+        <Button
+          size="small"
+          sx={{ justifySelf: "start" }}
+          aria-label={`${kind.name}: another size`}
+          onClick={() =>
+            put([...others, { ...Object.fromEntries(keys.map((key) => [key, value[key] ?? kind.begin[key]])), count: 1 }])
+          }
+        >
+          One of another size
+        </Button>
+      )}
+    </>
   );
 }
 
@@ -161,15 +237,30 @@ function Labelled({ label, children }: { label: string; children: React.ReactNod
   );
 }
 
+const isSize = (n: unknown): n is number => typeof n === "number" && n >= 5 && n <= 3000;
+const rect = (mm: unknown): Shape | undefined =>
+  Array.isArray(mm) && isSize(mm[0]) && isSize(mm[1]) ? [mm[0], mm[1]] : isSize(mm) ? mm : undefined;
+
+/** What else there is of a kind, in its sizes, with what goes on it. */
+function otherSizes(id: EquipmentId, kitchen: Kitchen, item: Item | undefined): { shape: Shape; pieces: number | undefined }[] {
+  if (id !== "tray" && id !== "board" && id !== "lidded-pan") return [];
+  const rooms = item && capacitiesOf(item, kitchen).rooms[id === "lidded-pan" ? "pan" : id];
+  return sizesOf(id, kitchen)
+    .slice(1)
+    .flatMap(({ ids, count, is }) => {
+      const shape = rect(is.mm);
+      const pieces = rooms?.find((room) => room.ids[0] === ids[0])?.pieces;
+      return shape === undefined ? [] : Array.from({ length: Math.min(MOST_DRAWN, count) }, () => ({ shape, pieces }));
+    });
+}
+
 /** What is drawn of a piece of equipment; nothing where it has no size, or one that cannot be. */
 function drawing(id: EquipmentId, kitchen: Kitchen, item: Item | undefined) {
   const { oven, tray, board, rack, tins, steamer } = kitchen.equipment;
   const pan = kitchen.equipment["lidded-pan"];
   const shelf = kitchen.equipment["fridge-shelf"];
   const fit = item && capacitiesOf(item, kitchen);
-  const isSize = (n: unknown): n is number => typeof n === "number" && n >= 5 && n <= 3000;
-  const rect = (mm: unknown): Shape | undefined =>
-    Array.isArray(mm) && isSize(mm[0]) && isSize(mm[1]) ? [mm[0], mm[1]] : isSize(mm) ? mm : undefined;
+  const firstOf = (rooms: readonly Room[] | undefined) => rooms?.find(({ ids }) => ids[0] === id)?.pieces;
   const made = (mm: unknown, pieces?: number, inside?: Shape, times: number = 1) => {
     const shape = rect(mm);
     return shape === undefined ? undefined : { shape, pieces, inside, times: Number.isInteger(times) && times > 0 ? times : 1 };
@@ -178,15 +269,15 @@ function drawing(id: EquipmentId, kitchen: Kitchen, item: Item | undefined) {
     case "oven":
       return made(oven?.shelfMm ?? tray?.mm, fit?.tray, oven?.shelfMm && rect(tray?.mm), oven?.shelfPositions);
     case "tray":
-      return made(tray?.mm, fit?.tray);
+      return made(tray?.mm, firstOf(fit?.rooms.tray));
     case "board":
-      return made(board?.mm, fit?.board);
+      return made(board?.mm, firstOf(fit?.rooms.board));
     case "rack":
       return made(rack?.mm);
     case "tins":
       return made(tins?.mm);
     case "lidded-pan":
-      return made(pan?.mm, fit?.panLoad);
+      return made(pan?.mm, firstOf(fit?.rooms.pan));
     case "steamer":
       return made(steamer?.mm, fit?.tier, undefined, steamer?.tiers);
     case "fridge-shelf":

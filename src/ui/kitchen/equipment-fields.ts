@@ -1,9 +1,10 @@
 import { largestPot } from "@/core/batching/split";
-import { capacitiesOf } from "@/core/kitchen/capacity";
+import { capacitiesOf, type Room } from "@/core/kitchen/capacity";
 import type { Kitchen } from "@/core/kitchen/schema";
 import { plainKitchen } from "@/core/kitchen/plain";
 import type { Item } from "@/core/item/schema";
 import { weightText } from "@/core/quantities/display";
+import { sum } from "@/core/shared/rounding";
 import { lengthText } from "@/core/shared/clock";
 
 export type EquipmentId =
@@ -40,6 +41,8 @@ export interface EquipmentKind {
   readonly id: EquipmentId;
   readonly name: string;
   readonly fields: readonly EquipmentField[];
+  /** Keys of the fields by which one of another size differs; undefined where all are alike to a plan. */
+  readonly sized?: readonly string[];
   /** What one has who has not said yet: the cook's to change. */
   readonly begin: Readonly<Record<string, unknown>>;
 }
@@ -63,12 +66,25 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
       number("maxC", "Hottest it reaches, °C"),
       { key: "fan", label: "With a fan", kind: "switch" },
     ],
+    sized: ["count", "shelfPositions", "heatCPerMin", "coolCPerMin", "maxC", "fan"],
     begin: plain.oven!,
   },
-  { id: "tray", name: "Trays", fields: [count, { key: "mm", label: "A tray, mm", kind: "mm" }], begin: plain.tray! },
+  {
+    id: "tray",
+    name: "Trays",
+    fields: [count, { key: "mm", label: "A tray, mm", kind: "mm" }],
+    sized: ["count", "mm"],
+    begin: plain.tray!,
+  },
   { id: "hob", name: "Rings of the hob", fields: [count], begin: plain.hob! },
   { id: "pot", name: "Pots", fields: [{ key: "litres", label: "Litres of each", kind: "list" }, wash], begin: plain.pot! },
-  { id: "lidded-pan", name: "Pans with a lid", fields: [count, number("mm", "Across, mm"), wash], begin: plain["lidded-pan"]! },
+  {
+    id: "lidded-pan",
+    name: "Pans with a lid",
+    fields: [count, number("mm", "Across, mm"), wash],
+    sized: ["count", "mm"],
+    begin: plain["lidded-pan"]!,
+  },
   {
     id: "steamer",
     name: "Steamer",
@@ -79,6 +95,7 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
       number("hobs", "Rings it takes"),
       number("heatUpMin", "Minutes to steam"),
     ],
+    sized: ["count", "tiers", "mm", "heatUpMin"],
     begin: { count: 1, tiers: 2, mm: 280, hobs: 1, heatUpMin: 12 },
   },
   {
@@ -91,6 +108,7 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
       number("coolCPerMin", "Cools down, °C a minute"),
       number("maxC", "Hottest it reaches, °C"),
     ],
+    sized: ["count", "oilMl", "heatCPerMin", "coolCPerMin", "maxC"],
     begin: { count: 1, oilMl: 3000, startC: 20, heatCPerMin: 10, coolCPerMin: 1, maxC: 190, filterMin: 12, refillMin: 25 },
   },
   {
@@ -100,7 +118,13 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
     begin: { count: 1, maxDoughG: 1500, minDoughG: 300 },
   },
   { id: "worktop", name: "Worktop", fields: [number("places", "Places to work at")], begin: plain.worktop! },
-  { id: "board", name: "Boards", fields: [count, { key: "mm", label: "A board, mm", kind: "mm" }], begin: plain.board! },
+  {
+    id: "board",
+    name: "Boards",
+    fields: [count, { key: "mm", label: "A board, mm", kind: "mm" }],
+    sized: ["count", "mm"],
+    begin: plain.board!,
+  },
   { id: "rack", name: "Cooling racks", fields: [count, { key: "mm", label: "A rack, mm", kind: "mm" }], begin: plain.rack! },
   { id: "tins", name: "Small tins", fields: [count, number("mm", "Across, mm")], begin: plain.tins! },
   {
@@ -132,20 +156,23 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
 export function consequence(id: EquipmentId, kitchen: Kitchen, item: Item | undefined): string | undefined {
   const { oven, fryer, mixer, steamer, board } = kitchen.equipment;
   const fit = item && capacitiesOf(item, kitchen);
-  const of = (n: number | undefined, where: string) => (n !== undefined && n > 0 ? `${item!.name}: ${n} ${where}` : undefined);
+  const of = (n: number | string | undefined, where: string) =>
+    n !== undefined && n !== "" && n !== 0 ? `${item!.name}: ${n} ${where}` : undefined;
+  // "8 or 4": in what there is of each size.
+  const each = (rooms: readonly Room[]) => [...new Set(rooms.filter((r) => r.count > 0).map((r) => r.pieces))].join(" or ");
   switch (id) {
     case "oven": {
       if (!oven) return undefined;
       const warm = `${lengthText(Math.ceil((200 - oven.startC) / oven.heatCPerMin))} from cold to 200 °C`;
-      const load = fit && of(fit.shelves * fit.tray * oven.count, "at once");
+      const load = fit && of(sum(fit.rooms.oven.map(({ count, pieces }) => count * pieces)) * fit.tray, "at once");
       return [load, warm].filter(Boolean).join("; ");
     }
     case "tray":
-      return fit && of(fit.tray, "on one");
+      return fit && of(each(fit.rooms.tray), "on one");
     case "board":
-      return board && fit && of(fit.board, "on one");
+      return board && fit && of(each(fit.rooms.board), "on one");
     case "lidded-pan":
-      return fit && of(fit.panLoad, "in one");
+      return fit && of(each(fit.rooms.pan), "in one");
     case "steamer":
       return steamer && fit && of(fit.steamerLoad, "at once");
     case "fryer":

@@ -1,6 +1,6 @@
 import { taskShares, type Plan, type Target } from "@/core/plan/schema";
 import type { Step } from "@/core/item/step";
-import { planTaskText, VERB } from "@/core/plan/task-text";
+import { planTaskText, sizeText, VERB } from "@/core/plan/task-text";
 
 /** One bar on a lane. */
 export interface Block {
@@ -69,6 +69,9 @@ const POOLS: Readonly<Record<string, { name: string; unit: string; group: Lane["
   tray: { name: "Trays", unit: "tray", group: "Machines and cold" },
   board: { name: "Boards", unit: "board", group: "Machines and cold" },
 };
+
+/** A pool by its id; "tray-2" holds the trays of another size. */
+const poolOf = (id: string) => POOLS[id] ?? POOLS[id.replace(/-\d+$/, "")];
 
 /** "1 shelf", "3 shelves". */
 const counted = (n: number, unit: string): string => `${n} ${n === 1 ? unit : unit === "shelf" ? "shelves" : `${unit}s`}`;
@@ -173,14 +176,15 @@ export function timelineModel(plan: Plan): TimelineModel {
         closed: [],
         changes: changesOf(plan, resource.id),
       });
-    } else if (POOLS[resource.id] && resource.kind === "pool" && blocks.length > 0) {
-      const { name, unit, group } = POOLS[resource.id];
+    } else if (poolOf(resource.id) && resource.kind === "pool" && blocks.length > 0) {
+      const { name, unit, group } = poolOf(resource.id)!;
+      const mm = plan.day.sizes?.[resource.id];
       const factor = unitFactor(resource.id, resource.capacity, plan);
       lanes.push({
         ...filled(blocks, resource.capacity),
         id: resource.id,
         name,
-        detail: counted(resource.capacity / factor, unit),
+        detail: [counted(resource.capacity / factor, unit), mm !== undefined && sizeText(mm)].filter(Boolean).join(", "),
         group,
         closed: [],
         changes: [],

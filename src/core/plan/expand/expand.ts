@@ -65,7 +65,7 @@ export function expand(
   const tasks = inTime([...built, ...oil.changes(works, built), ...more.tasks, ...washed.tasks]);
 
   const { info, steps, obstacles } = builder;
-  for (const wait of linked.waits) info.set(wait.id, waitInfo(wait));
+  for (const wait of linked.waits) info.set(wait.id, waitInfo(wait, kitchen));
   for (const [id, what] of [...more.info, ...washed.info]) info.set(id, what);
   for (const task of tasks) if (!info.has(task.id)) info.set(task.id, oil.infoOf());
   const pools = poolResources(request, days, horizon, [...poolUses, ...more.poolUses, ...washed.poolUses], tasks);

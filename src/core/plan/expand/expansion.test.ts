@@ -8,7 +8,7 @@ import { linkWorks } from "./precedences";
 import { pantryKey, shoppingList } from "../../batching/shopping-list";
 import { PLAIN, strategies } from "../../batching/strategy";
 import { wholeFactor } from "./uses";
-import { settingHere } from "../../kitchen/equipment";
+import { chambersAt } from "../../kitchen/equipment";
 import { workloadOf } from "../../batching/work";
 
 const one = (recipe: string, over: Record<string, unknown> = {}, choices: Record<string, string> = {}) =>
@@ -137,9 +137,9 @@ describe("the problem that comes out", () => {
     expect([wholeFactor([0.25, 1]), wholeFactor([0.5, 2]), wholeFactor([1, 3])]).toEqual([4, 2, 1]));
   test("only an oven without a fan is set higher", () => {
     expect([
-      settingHere("oven", 190, demoKitchen("boathouse")),
-      settingHere("oven", 190, demoKitchen("first-kitchen")),
-      settingHere("fryer", 180, demoKitchen("first-kitchen")),
+      chambersAt("oven", 190, demoKitchen("boathouse")).setting,
+      chambersAt("oven", 190, demoKitchen("first-kitchen")).setting,
+      chambersAt("fryer", 180, demoKitchen("first-kitchen")).setting,
     ]).toEqual([190, 210, 180]);
   });
 });

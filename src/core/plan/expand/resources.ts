@@ -4,7 +4,8 @@ import type { ProblemInput } from "../../schedule/problem";
 import type { PlanDays } from "../../gathering/calendar";
 import type { PlanRequest } from "../request";
 import { ABOUT, wholeFactor, type EquipmentUse } from "./uses";
-import { chamberIds, poolSize } from "../../kitchen/equipment";
+import { poolSize } from "../../kitchen/equipment";
+import { sizesOf, type ChamberKind, type OfOneSize } from "../../kitchen/sizes";
 import type { Kitchen } from "../../kitchen/schema";
 import type { Work } from "../../batching/work";
 
@@ -53,38 +54,40 @@ export function poolResources(
 
 /** Chambers that some work uses, with the rates of this kitchen. */
 export function chamberResources(kitchen: Kitchen, works: readonly Work[]): ResourceInput[] {
-  const { oven, steamer, fryer } = kitchen.equipment;
-  const needed = (id: string) => works.some((work) => work.step.equipment.some((e) => e.id === id));
-  const chambers: ResourceInput[] = [];
-  if (oven && needed("oven"))
-    for (const id of chamberIds("oven", kitchen))
-      chambers.push({
-        id,
-        kind: "chamber",
-        slots: oven.shelfPositions,
-        start: oven.startC,
-        heat: oven.heatCPerMin,
-        cool: oven.coolCPerMin,
-      });
-  if (steamer && needed("steamer"))
-    for (const id of chamberIds("steamer", kitchen))
-      chambers.push({ id, kind: "chamber", slots: steamer.tiers, start: 20, heat: 80 / Math.max(1, steamer.heatUpMin), cool: 5 });
-  if (fryer && needed("fryer")) {
-    const recovery = Math.max(
-      0,
-      ...works.flatMap((w) => w.step.equipment.map((e) => (e.id === "fryer" ? (e.recoveryMin ?? 0) : 0))),
-    );
-    for (const id of chamberIds("fryer", kitchen))
-      chambers.push({
-        id,
-        kind: "chamber",
-        slots: 1,
-        start: fryer.startC,
-        heat: fryer.heatCPerMin,
-        cool: fryer.coolCPerMin,
-        recovery: Math.ceil(recovery),
-        ranked: true,
-      });
-  }
-  return chambers;
+  const each = <K extends ChamberKind>(kind: K, make: (id: string, is: OfOneSize<K>["is"]) => ResourceInput): ResourceInput[] =>
+    works.some((work) => work.step.equipment.some((e) => e.id === kind))
+      ? sizesOf(kind, kitchen).flatMap(({ ids, is }) => ids.map((id) => make(id, is)))
+      : [];
+  const recovery = Math.max(
+    0,
+    ...works.flatMap((w) => w.step.equipment.map((e) => (e.id === "fryer" ? (e.recoveryMin ?? 0) : 0))),
+  );
+  return [
+    ...each("oven", (id, { shelfPositions, startC, heatCPerMin, coolCPerMin }) => ({
+      id,
+      kind: "chamber",
+      slots: shelfPositions,
+      start: startC,
+      heat: heatCPerMin,
+      cool: coolCPerMin,
+    })),
+    ...each("steamer", (id, { tiers, heatUpMin }) => ({
+      id,
+      kind: "chamber",
+      slots: tiers,
+      start: 20,
+      heat: 80 / Math.max(1, heatUpMin),
+      cool: 5,
+    })),
+    ...each("fryer", (id, { startC, heatCPerMin, coolCPerMin }) => ({
+      id,
+      kind: "chamber",
+      slots: 1,
+      start: startC,
+      heat: heatCPerMin,
+      cool: coolCPerMin,
+      recovery: Math.ceil(recovery),
+      ranked: true,
+    })),
+  ];
 }

@@ -55,7 +55,7 @@ export class TaskBuilder {
     const tasks = workload.works.map((work) => this.taskOf(work, windows.get(work.id), poolUses));
     const readyAfter = new Map([...windows].map(([id, window]) => [id, window.ready]));
     addLinks(tasks, linked, workload, windows, this.obstacles);
-    addWaits(tasks, linked, poolUses);
+    addWaits(tasks, linked, this.kitchen, poolUses);
     addServing(tasks, workload, readyAfter);
     return { tasks, poolUses, readyAfter };
   }

@@ -1,8 +1,9 @@
-import { sharesOf, type Work } from "../../batching/work";
+import { carriersOf, sharesOf, type Work } from "../../batching/work";
 import type { Item } from "../../item/schema";
 import type { Step } from "../../item/step";
-import { settingHere } from "../../kitchen/equipment";
+import { chambersAt, isChamber } from "../../kitchen/equipment";
 import type { Kitchen } from "../../kitchen/schema";
+import { sizesOf } from "../../kitchen/sizes";
 import { sizeOf } from "../../shared/range";
 import type { DurationSource, TaskInfo } from "../schema";
 import { taskText } from "../task-text";
@@ -51,6 +52,8 @@ export function sourceOf({ step, item }: Work, byHand: boolean, window: RestWind
 /** What a work is, in codes. */
 export function infoOf(work: Work, kitchen: Kitchen, as: string, source: DurationSource): TaskInfo {
   const { step, carrier, carriers } = work;
+  const sizes = carrierSizes(work, kitchen);
+  const panMm = panSize(work, kitchen);
   const setting = step.equipment.find((e) => e.settingC !== undefined && e.id !== "lidded-pan");
   return {
     item: work.item.id,
@@ -66,21 +69,47 @@ export function infoOf(work: Work, kitchen: Kitchen, as: string, source: Duratio
       code: "step",
       kind: step.kind,
       part: step.part,
-      ...(carrier && carriers > 1 && { carrier, carriers }),
-      ...(setting && setting.id !== "steamer" && { settingC: settingHere(setting.id, setting.settingC!, kitchen) }),
+      ...(carrier && (carriers > 1 || sizes) && { carrier, carriers, ...(sizes && { sizes }) }),
+      ...(panMm !== undefined && { panMm }),
+      ...(setting && setting.id !== "steamer" && { settingC: settingOf(setting, work.into, kitchen) }),
     },
     source,
   };
 }
 
+const settingOf = ({ id, settingC = 0 }: Step["equipment"][number], into: Work["into"], kitchen: Kitchen): number =>
+  isChamber(id) ? chambersAt(id, settingC, kitchen, into).setting : settingC;
+
+/** The sizes of a work's carriers, where the kitchen has several of them. */
+function carrierSizes(work: Work, kitchen: Kitchen) {
+  if (work.carrier !== "tray" && work.carrier !== "board") return undefined;
+  const all = sizesOf(work.carrier, kitchen);
+  if (all.length < 2) return undefined;
+  return carriersOf(work).flatMap(([pool, count]) => {
+    const size = all.find(({ ids }) => ids.includes(pool));
+    return size ? [{ count, mm: size.is.mm }] : [];
+  });
+}
+
+/** Across the pan that a work goes into, mm, where the kitchen has several sizes of them. */
+const panSize = ({ chamber, into }: Work, kitchen: Kitchen): number | undefined =>
+  chamber === "lidded-pan" && into
+    ? sizesOf(chamber, kitchen).find(({ ids }) => ids.some((id) => into.includes(id)))?.is.mm
+    : undefined;
+
 /** What a wait is, in codes: whose pieces, on what. */
-export const waitInfo = ({ before, carriers, onShelf }: Wait): TaskInfo => ({
+export const waitInfo = ({ before, carriers, onShelf }: Wait, kitchen: Kitchen): TaskInfo => ({
   item: before.item.id,
   step: null,
   pieces: sizeOf(before.range),
   range: before.range,
   for: [...new Set(before.demands.map((demand) => demand.for))],
-  what: { code: "wait", ...(before.carrier && { carrier: before.carrier }), carriers, onShelf },
+  what: {
+    code: "wait",
+    ...(before.carrier && { carrier: before.carrier, sizes: carrierSizes(before, kitchen) }),
+    carriers,
+    onShelf,
+  },
   source: "plan",
 });
 

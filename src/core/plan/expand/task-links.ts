@@ -6,7 +6,8 @@ import { isCarrier } from "../../kitchen/capacity";
 import { type Linked } from "./precedences";
 import { type RestWindow } from "./timing";
 import { type EquipmentUse } from "./uses";
-import { type Work, type Workload } from "../../batching/work";
+import { carriersOf, type Work, type Workload } from "../../batching/work";
+import type { Kitchen } from "../../kitchen/schema";
 import type { TaskInput } from "./task-input";
 
 /** Puts the lags between works into their tasks, min from end to start, and the order of loads that are alike. */
@@ -49,7 +50,12 @@ export function addLinks(
 }
 
 /** Adds a task for each carrier (or rest) that stays taken between two works; what it takes goes to `poolUses`. */
-export function addWaits(tasks: TaskInput[], linked: Linked, shares: { use: EquipmentUse; pool: string }[]): void {
+export function addWaits(
+  tasks: TaskInput[],
+  linked: Linked,
+  kitchen: Kitchen,
+  shares: { use: EquipmentUse; pool: string }[],
+): void {
   const byId = new Map(tasks.map((task) => [task.id, task]));
   const take = (pool: string, fraction: number): EquipmentUse => {
     const use: EquipmentUse = { resource: pool, fraction };
@@ -60,10 +66,10 @@ export function addWaits(tasks: TaskInput[], linked: Linked, shares: { use: Equi
     const held = wait.asBefore ? wait.before.step.equipment.filter((e) => !isCarrier(e.id) && e.id !== "worktop") : [];
     tasks.push({
       id: wait.id,
-      label: taskText(waitInfo(wait), () => wait.before.item.name),
+      label: taskText(waitInfo(wait, kitchen), () => wait.before.item.name),
       duration: [wait.min, Math.max(wait.min, wait.max)],
       uses: [
-        ...(wait.before.carrier ? [take(wait.before.carrier, wait.carriers)] : []),
+        ...carriersOf(wait.before).map(([pool, n]) => take(pool, n)),
         ...held.map((e) => take(e.id, e.amount ?? 1)),
         ...(wait.onShelf ? [take("fridge-shelf", wait.carriers)] : []),
       ],

@@ -1,10 +1,11 @@
 import type { Obstacle } from "../../batching/obstacle";
-import { poolSize, chamberIds, settingHere } from "../../kitchen/equipment";
+import { chambersAt, poolSize } from "../../kitchen/equipment";
+import { sizesOf } from "../../kitchen/sizes";
 import { isCarrier, type Capacities } from "../../kitchen/capacity";
 import { sizeOf } from "../../shared/range";
 import type { Cook, Kitchen } from "../../kitchen/schema";
 import type { Tend } from "./timing";
-import { piecesIn, type Work } from "../../batching/work";
+import { carriersOf, piecesIn, type Work } from "../../batching/work";
 
 import type { TaskInput } from "./task-input";
 export type UseInput = NonNullable<TaskInput["uses"]>[number];
@@ -34,19 +35,24 @@ export function equipmentUses(
   const at = { item: work.item.id, kind: step.kind };
   for (const entry of step.equipment) {
     if (entry.id === "oven" || entry.id === "steamer" || entry.id === "fryer") {
-      const ids = chamberIds(entry.id, kitchen);
-      const setting = settingHere(entry.id, entry.settingC ?? 100, kitchen);
-      const most =
-        entry.id === "oven" ? kitchen.equipment.oven?.maxC : entry.id === "fryer" ? kitchen.equipment.fryer?.maxC : undefined;
-      if (ids.length === 0) lacks({ code: "not-there", ...at, equipment: entry.id });
-      else if (most !== undefined && setting > most)
-        lacks({ code: "too-hot", ...at, equipment: entry.id, settingC: setting, mostC: most });
+      const { ids, setting, mostC } = chambersAt(entry.id, entry.settingC ?? 100, kitchen, work.into);
+      if (mostC === undefined) lacks({ code: "not-there", ...at, equipment: entry.id });
+      else if (ids.length === 0) lacks({ code: "too-hot", ...at, equipment: entry.id, settingC: setting, mostC });
       else uses.push(chamberUse(entry.id, ids, setting, work, kitchen, fryRank));
       if (entry.id === "steamer" && poolSize("steamer-tier", kitchen))
         uses.push({ resource: "steamer-tier", fraction: tiersOf(work, capacities, kitchen) });
       continue;
     }
-    const id = isCarrier(entry.id) && work.carrier ? work.carrier : entry.id;
+    if (isCarrier(entry.id) && work.sizes) {
+      for (const [pool, n] of carriersOf(work)) {
+        const most = poolSize(pool, kitchen) ?? 0;
+        if (n > most) lacks({ code: "too-few", ...at, equipment: pool, needed: n, there: most });
+        else uses.push({ resource: pool, fraction: n });
+      }
+      continue;
+    }
+    const id =
+      isCarrier(entry.id) && work.carrier ? work.carrier : (work.into?.find((pan) => pan.startsWith(entry.id)) ?? entry.id);
     const there = poolSize(id, kitchen) ?? 0;
     const small = SMALL_TOOLS.includes(id);
     if (there <= 0) {
@@ -65,9 +71,14 @@ export function equipmentUses(
   return uses;
 }
 
+/** Tiers of steamers of one size. */
+const tiersIn = (ids: readonly string[] | undefined, kitchen: Kitchen): number =>
+  sizesOf("steamer", kitchen).find((size) => !ids || size.ids.some((id) => ids.includes(id)))?.is.tiers ?? 1;
+
 function tiersOf(work: Work, capacities: Capacities, kitchen: Kitchen): number {
-  const tiers = kitchen.equipment.steamer?.tiers ?? 1;
-  return Math.min(tiers, Math.max(1, Math.ceil(sizeOf(work.range) / (capacities.tier ?? sizeOf(work.range)))));
+  const room = capacities.rooms.steamer.find(({ ids }) => ids.some((id) => work.into?.includes(id)));
+  const tier = room?.tier ?? capacities.tier ?? sizeOf(work.range);
+  return Math.min(tiersIn(work.into, kitchen), Math.max(1, Math.ceil(sizeOf(work.range) / tier)));
 }
 
 function chamberUse(
@@ -81,7 +92,7 @@ function chamberUse(
   const resource = ids.length === 1 ? ids[0] : [...ids];
   if (id === "oven") return { resource, amount: work.carriers, setting };
   // The lid stays shut: a steamer filling has the whole stack to itself, whatever tiers it needs.
-  if (id === "steamer") return { resource, amount: kitchen.equipment.steamer?.tiers ?? 1, setting };
+  if (id === "steamer") return { resource, amount: tiersIn(ids, kitchen), setting };
   return { resource, amount: 1, setting, rank: fryRank(work) };
 }
 

@@ -28,10 +28,17 @@ export function washing(works: readonly Work[], kitchen: Kitchen, lastHandsAt: n
   const poolUses: PoolUse[] = [];
   const info = new Map<string, TaskInfo>();
   const cooks = kitchen.cooks.filter((cook) => cook.hours.length > 0).map((cook) => cook.id);
-  for (const id of WASHED) {
-    const wash = Math.ceil((kitchen.equipment[id] as { washMin?: number } | undefined)?.washMin ?? 0);
-    if (wash <= 0 || !poolSize(id, kitchen)) continue;
+  const pools = WASHED.flatMap((id) => {
     const using = works.filter((work) => takes(work, id));
+    return [...new Set(using.map((work) => poolOf(work, id)))].map((pool) => ({
+      id,
+      pool,
+      using: using.filter((work) => poolOf(work, id) === pool),
+    }));
+  });
+  for (const { id, pool, using } of pools) {
+    const wash = Math.ceil((kitchen.equipment[id] as { washMin?: number } | undefined)?.washMin ?? 0);
+    if (wash <= 0 || !poolSize(pool, kitchen)) continue;
     const kinds = new Map<string, Work[]>();
     for (const work of using) {
       const kind = `${work.item.id} ${work.step.part} ${work.demands.map((demand) => demand.resolved.filling).join()}`;
@@ -43,10 +50,10 @@ export function washing(works: readonly Work[], kitchen: Kitchen, lastHandsAt: n
       const after = own.filter((work) => !own.some((next) => next.step.after.some((link) => link.step === work.step.id)));
       const last = after.at(-1)!;
       const by = Math.max(...last.demands.map((demand) => demand.by));
-      const use = { resource: id, fraction: 1 };
-      poolUses.push({ use, pool: id });
+      const use = { resource: pool, fraction: 1 };
+      poolUses.push({ use, pool });
       const task: TaskInput = {
-        id: `${last.id}/wash-${id}`,
+        id: `${last.id}/wash-${pool}`,
         label: `Wash the ${equipmentWord(id)}`,
         duration: [wash, LONGEST],
         uses: [
@@ -72,5 +79,8 @@ export function washing(works: readonly Work[], kitchen: Kitchen, lastHandsAt: n
   }
   return { tasks, poolUses, info };
 }
+
+/** The pool from which a work takes it: pans may be of several sizes. */
+const poolOf = (work: Work, id: string): string => work.into?.find((one) => one.startsWith(id)) ?? id;
 
 const takes = (work: Work, id: string): boolean => work.step.equipment.some((entry) => entry.id === id);
