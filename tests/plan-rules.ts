@@ -11,6 +11,7 @@ import type { Step } from "@/core/item/step";
 import type { Plan } from "@/core/plan/schema";
 import { type PlanRequest } from "@/core/plan/request";
 import { paceOf } from "@/core/kitchen/pace";
+import { keptWarm } from "@/core/item/keep-warm";
 import { resolveItem, throughStep, type ResolvedItem } from "@/core/item/resolve";
 import { verify } from "@/core/schedule/verify";
 
@@ -68,7 +69,9 @@ function demandViews(request: PlanRequest, plan: Plan): DemandView[] {
     const entry = wave?.items.find((i) => i.recipe === item.id) ?? request.gathering.freezer.find((f) => f.recipe === item.id)!;
     const before = plan.pieces.slice(0, at).filter((other) => other.for === count.for && other.item === count.item).length;
     const choices = { ...entry.choices, ...entry.split?.[before]?.choices };
-    const resolved = resolveItem(item, choices, count.variant);
+    const made = resolveItem(item, choices, count.variant);
+    const isWarm = wave && "keepWarm" in entry && entry.keepWarm;
+    const resolved = isWarm ? { ...made, steps: keptWarm(made.steps) } : made;
     const through = request.gathering.doneAhead
       .filter((a) => a.recipe === item.id && count.range[0] < (a.pieces ?? Infinity))
       .map((a) => a.through);

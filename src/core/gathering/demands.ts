@@ -1,5 +1,6 @@
 import { apportion } from "../quantities/apportion";
 import { Range } from "../shared/range";
+import { keptWarm } from "../item/keep-warm";
 import type { Item } from "../item/schema";
 import type { Step } from "../item/step";
 import type { Path } from "../item/step";
@@ -38,6 +39,7 @@ interface Want {
   readonly pieces: number;
   readonly by: number;
   readonly freezer: boolean;
+  readonly keepWarm?: boolean | undefined;
 }
 
 /** All demands of a gathering in order: waves as they stand, then the freezer; each item's pieces numbered through. */
@@ -60,7 +62,7 @@ export function demandsOf(
       const { pieces, wanted } = headcount.counts.find((count) => count.wave === wave.id && count.recipe === entry.recipe)!;
       const kept = entry.surplus === "freezer" ? Math.max(0, pieces - wanted) : 0;
       for (const part of partsOf(pieces - kept, entry))
-        want(entry.recipe, { for: wave.id, ...part, by: days.minute(0, wave.time), freezer: false });
+        want(entry.recipe, { for: wave.id, ...part, by: days.minute(0, wave.time), freezer: false, keepWarm: entry.keepWarm });
       const [first] = partsOf(kept, { ...entry, split: undefined });
       if (first)
         surplus.push({ recipe: entry.recipe, entry: { ...first, for: "freezer", by: bagged(request, days), freezer: true } });
@@ -121,7 +123,9 @@ function partsOf(pieces: number, { choices, split }: MadeAs) {
 }
 
 function demandFor(item: Item, entry: Want, range: Range, ahead: Occasion["gathering"]["doneAhead"], served: ServedIn): Demand {
-  const { resolved, own, claims } = served(item, entry.choices, entry.filling);
+  const made = served(item, entry.choices, entry.filling);
+  const { own, claims } = made;
+  const resolved = entry.keepWarm ? { ...made.resolved, steps: keptWarm(made.resolved.steps) } : made.resolved;
   const through = ahead.filter((a) => range[0] < (a.pieces ?? Infinity)).map((a) => a.through);
   const frozen = through.some((id) => ["freeze", "bag"].includes(resolved.steps.find((step) => step.id === id)?.kind ?? ""));
   const path: Path = entry.freezer ? "freezer" : frozen ? "from-freezer" : "fresh";

@@ -84,6 +84,8 @@ export const GatheringSchema = z.object({
                   rounding: z.enum(ROUNDINGS).optional(),
                   /** Where the pieces go that rounding adds. */
                   surplus: z.enum(["table", "freezer"]).optional(),
+                  /** What is fried waits in the warm oven, see `item/keep-warm`. */
+                  keepWarm: z.boolean().optional(),
                 }),
                 ["why"],
               ),

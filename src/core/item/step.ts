@@ -52,7 +52,7 @@ export const STEP_KINDS = [
     "roll",
     "fill",
   ],
-  ...["seal", "final-proof", "glaze", "dock", "cool", "freeze", "bag", "serve"],
+  ...["seal", "final-proof", "glaze", "dock", "cool", "hold-warm", "freeze", "bag", "serve"],
   ...HEAT_KINDS,
 ] as const;
 
@@ -119,3 +119,6 @@ export type Hold = z.output<typeof HoldSchema>;
 
 /** One stage of the process. Times in minutes, temperatures in °C. */
 export type Step = z.output<typeof StepSchema>;
+
+/** Whether the step is what cooks the pieces. */
+export const isHeat = ({ kind }: Pick<Step, "kind">): boolean => (HEAT_KINDS as readonly string[]).includes(kind);

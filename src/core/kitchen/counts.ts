@@ -1,7 +1,10 @@
 import { plainKitchen } from "./plain";
 import { KitchenSchema, type Kitchen } from "./schema";
 
-/** Equipment of which more can be borrowed, or less be there: by its key, and the parts of an oven and a steamer. */
+/**
+ * Equipment of which more can be borrowed, or less be there: by its key, and the parts of an oven and a steamer; of a pan also one that
+ * is so wide, mm.
+ */
 export const EQUIPMENT_COUNTS = [
   "tray",
   "board",
@@ -12,6 +15,7 @@ export const EQUIPMENT_COUNTS = [
   "oven-shelf",
   "hob",
   "lidded-pan",
+  "lidded-pan-mm",
   "steamer",
   "steamer-tier",
   "fryer",
@@ -24,6 +28,7 @@ export type Counted = (typeof EQUIPMENT_COUNTS)[number];
 export function countOf(key: Counted, { equipment }: Kitchen): number {
   if (key === "oven-shelf") return equipment.oven?.shelfPositions ?? 0;
   if (key === "steamer-tier") return equipment.steamer?.tiers ?? 0;
+  if (key === "lidded-pan-mm") return equipment["lidded-pan"]?.mm ?? 0;
   return (equipment[key] as { count?: number } | undefined)?.count ?? 0;
 }
 
@@ -32,6 +37,9 @@ const AS_IN_MOST = KitchenSchema.parse({
   ...plainKitchen("most", "Most"),
   equipment: { ...plainKitchen("most", "Most").equipment, mixer: { count: 1 }, steamer: { count: 1 }, fryer: { count: 1 } },
 }).equipment as Readonly<Record<string, object | undefined>>;
+
+/** No pan is smaller, mm. */
+const LEAST_PAN_MM = 100;
 
 /** More than these a kitchen cannot say; without an entry as many as anybody likes. */
 const MOST: Readonly<Record<string, number>> = { oven: 12, steamer: 12, fryer: 12, "oven-shelf": 20, "steamer-tier": 10 };
@@ -45,6 +53,7 @@ export function withCounts(kitchen: Kitchen, counts: Readonly<Partial<Record<Cou
     const count = Math.min(wanted, MOST[key] ?? wanted);
     if (key === "oven-shelf") set("oven", "shelfPositions", Math.max(1, count));
     else if (key === "steamer-tier") set("steamer", "tiers", Math.max(1, count));
+    else if (key === "lidded-pan-mm") set("lidded-pan", "mm", Math.max(LEAST_PAN_MM, count));
     else set(key, "count", count);
   }
   return { ...kitchen, equipment: equipment as Kitchen["equipment"] };

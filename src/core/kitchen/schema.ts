@@ -58,9 +58,9 @@ const flat = z.object({ count: stock, mm, others: others({ mm }) });
 
 const EquipmentSchema = z
   .object({
-    worktop: z.object({ places: stock }).optional(),
+    worktop: z.object({ places: stock, washMin: wait.optional() }).optional(),
     tray: flat.optional(),
-    board: flat.optional(),
+    board: flat.extend({ washMin: wait.optional() }).optional(),
     rack: z.object({ count: stock, mm: mm.optional() }).optional(),
     tins: z.object({ count: stock, mm: length.optional() }).optional(),
     mixer: z

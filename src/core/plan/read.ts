@@ -4,7 +4,7 @@ import { type Demand } from "../gathering/demands";
 import { sizeOf } from "../shared/range";
 import { type Expansion } from "./expand/expand";
 import { isReadyWork } from "./expand/ready";
-import { isHeat } from "./expand/timing";
+import { isHeat } from "../item/step";
 import type { Load, Lot, Note, Serve } from "./schema";
 import { carriersOf, type Work } from "../batching/work";
 

@@ -127,3 +127,25 @@ export function inTurnOf({ expansion }: Quantities, { kitchen }: PlanRequest): I
     };
   });
 }
+
+/** What a cook does in a stretch of time. */
+export interface HandsIn {
+  readonly cook: string;
+  readonly thereMin: number;
+  readonly busyMin: number;
+}
+
+/** How long each cook is there between two minutes of a plan, and at work. */
+export function handsIn(plan: Plan, from: number, to: number): HandsIn[] {
+  const within = (a: number, b: number) => Math.max(0, Math.min(b, to) - Math.max(a, from));
+  const takings = takingsOf(plan);
+  return plan.day.cooks.map(({ id }) => {
+    const calendar = plan.problem.resources.find((resource) => resource.id === id);
+    const hours = calendar?.kind === "pool" ? (calendar.calendar ?? []) : [];
+    return {
+      cook: id,
+      thereMin: sum(hours.map(([a, b]) => within(a, b))),
+      busyMin: sum(takings.filter(({ resource }) => resource === id).map((one) => within(one.from, one.to))),
+    };
+  });
+}

@@ -28,6 +28,7 @@ export const VERB: Readonly<Record<Step["kind"], string>> = {
   fry: "Fry",
   "pan-fry": "Pan-fry",
   cool: "Cool",
+  "hold-warm": "Keep warm",
   freeze: "Freeze",
   bag: "Bag and label",
   reheat: "Reheat",

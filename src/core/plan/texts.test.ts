@@ -1,8 +1,8 @@
 import { STEP_KINDS } from "../item/step";
 import { obstacleText, refusalTexts, noteText } from "./reason-text";
 import type { Plan, TaskInfo } from "./schema";
-import { planTaskText, taskText, VERB } from "./task-text";
-import { changeText } from "./change-text";
+import { inCelsius, planTaskText, taskText, VERB } from "./task-text";
+import { changeText } from "./ways/change-text";
 
 const nameOf = (id: string) => ({ bun: "Plum buns", pie: "Leek pies" })[id] ?? id;
 const fahrenheit = (celsius: number) => `${(celsius * 9) / 5 + 32} °F`;
@@ -107,7 +107,24 @@ test.each([
   [{ code: "helper" as const, from: "17:00", to: "18:00" }, "a pair of hands more from 5 pm to 6 pm"],
   [{ code: "together" as const, part: "dough" as const, items: ["A", "B"], apart: true }, "the dough of A and B made apart"],
   [{ code: "ahead" as const, item: "Leek pies", part: "filling" as const }, "the filling of Leek pies done the day before"],
-  [{ code: "later" as const, minutes: 15 }, "serving 15 min later"],
+  [{ code: "later" as const, minutes: 80, time: "18:00" }, "serving 1 h 20 later, at 6 pm"],
+  [
+    { code: "later" as const, minutes: 15, time: "17:00", stays: { cook: "Ada", to: "18:00" } },
+    "serving 15 min later, at 5 pm, and Ada stays until 6 pm",
+  ],
+  [{ code: "another-day" as const, date: "2026-03-01" }, "the same on 2026-03-01"],
+  [
+    { code: "keep-warm" as const, item: "Leek pies", minutes: 50, celsius: 100 },
+    "Leek pies kept warm for up to 50 min, on a rack in the oven at 100 °C",
+  ],
+  [{ code: "from-stock" as const, item: "Leek pies", pieces: 1 }, "1 piece of Leek pies from the freezer"],
+  [{ code: "other-filling" as const, item: "Leek pies", filling: "Curd" }, "Leek pies with curd"],
+  [
+    { code: "bigger-pan" as const, mm: 320, item: "Leek pies", pieces: 9, from: 6 },
+    "a lidded pan 320 mm across: 9 Leek pies at once instead of 6",
+  ],
 ])("a change in words, case %#", (kind, text) =>
-  expect(changeText(kind, (time) => `${Number(time.slice(0, 2)) - 12} pm`)).toBe(text),
+  expect(changeText(kind, { clock: (time) => `${Number(time.slice(0, 2)) - 12} pm`, heat: inCelsius, day: (date) => date })).toBe(
+    text,
+  ),
 );

@@ -1,10 +1,14 @@
 "use client";
 import Box from "@mui/material/Box";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import IconButton from "@mui/material/IconButton";
+import Switch from "@mui/material/Switch";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { useState, type ReactNode } from "react";
 import { isProvisional } from "@/core/item/gaps";
+import { canKeepWarm, KEEP_WARM } from "@/core/item/keep-warm";
+import { resolveItem } from "@/core/item/resolve";
 import { usePlan } from "../plan/PlanProvider";
 import { Monogram } from "../kit/Monogram";
 import { NumberField } from "../kit/NumberField";
@@ -46,7 +50,7 @@ export function DemandLine({
   onRemove,
   children,
 }: LineProps) {
-  const { weight } = useDisplay();
+  const { weight, degrees } = useDisplay();
   const { source } = usePlan();
   const [isOpen, setOpen] = useState(false);
   const order = itemOrder(source.items);
@@ -160,6 +164,13 @@ export function DemandLine({
           }}
         >
           {children && <div className="fields">{children}</div>}
+          {wave && (isOpen || entry.keepWarm) && canKeepWarm(resolveItem(item, entry.choices ?? {}, "base").steps) && (
+            <FormControlLabel
+              control={<Switch checked={entry.keepWarm === true} onChange={(_, on) => onChange({ keepWarm: on || undefined })} />}
+              label={`keep ${item.name} warm after frying: up to ${KEEP_WARM.maxMin} min on a rack in the oven at ${degrees(KEEP_WARM.atC)}`}
+              slotProps={{ typography: { sx: { fontSize: "inherit" } } }}
+            />
+          )}
           {isOpen && wave && (
             <HowMany item={item} entry={entry} wave={wave} shareError={shareError} onChange={onChange} onAsk={onAsk} />
           )}

@@ -95,6 +95,7 @@ const COUNTED_TEXT: Readonly<Record<Counted, string>> = {
   "oven-shelf": "Oven shelves",
   hob: "Hob rings",
   "lidded-pan": "Lidded pans",
+  "lidded-pan-mm": "A lidded pan, mm across",
   steamer: "Steamers",
   "steamer-tier": "Steamer tiers",
   fryer: "Fryers",

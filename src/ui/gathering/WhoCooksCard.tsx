@@ -6,6 +6,8 @@ import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
+import { kitchenFor } from "@/core/gathering/who-cooks";
+import { paceOf, paceTogether } from "@/core/kitchen/pace";
 import { lengthText, minutesOfClock } from "@/core/shared/clock";
 import { freshId } from "@/core/shared/fresh-id";
 import { dayText } from "../kit/day-text";
@@ -47,6 +49,9 @@ export function WhoCooksCard() {
           )
           .join(", ");
   const breaks = draft.breaks ?? kitchen.breaks;
+  const together = kitchenFor(draft, kitchen)
+    .cooks.filter((cook) => cook.hours.length > 0)
+    .map(paceOf);
   return (
     <Paper component="section" aria-label="Who cooks" sx={{ p: 2 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
@@ -133,6 +138,12 @@ export function WhoCooksCard() {
           </Box>
         );
       })}
+      {together.length > 1 && (
+        <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft, mb: 1 }}>
+          Side by side at the same pieces: {lengthText(Math.round(60 * paceTogether(together)))} for what the recipe says takes 1
+          h.
+        </Box>
+      )}
       <Button
         variant="outlined"
         onClick={() =>

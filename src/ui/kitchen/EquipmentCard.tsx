@@ -269,15 +269,15 @@ function drawing(id: EquipmentId, kitchen: Kitchen, item: Item | undefined) {
     case "oven":
       return made(oven?.shelfMm ?? tray?.mm, fit?.tray, oven?.shelfMm && rect(tray?.mm), oven?.shelfPositions);
     case "tray":
-      return made(tray?.mm, firstOf(fit?.rooms.tray));
+      return made(tray?.mm, firstOf(fit?.rooms.tray), undefined, tray?.count);
     case "board":
-      return made(board?.mm, firstOf(fit?.rooms.board));
+      return made(board?.mm, firstOf(fit?.rooms.board), undefined, board?.count);
     case "rack":
       return made(rack?.mm);
     case "tins":
       return made(tins?.mm);
     case "lidded-pan":
-      return made(pan?.mm, firstOf(fit?.rooms.pan));
+      return made(pan?.mm, firstOf(fit?.rooms.pan), undefined, pan?.count);
     case "steamer":
       return made(steamer?.mm, fit?.tier, undefined, steamer?.tiers);
     case "fridge-shelf":

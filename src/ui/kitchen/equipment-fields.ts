@@ -117,11 +117,16 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
     fields: [count, number("maxDoughG", "Most dough, g"), number("minDoughG", "Least dough, g"), wash],
     begin: { count: 1, maxDoughG: 1500, minDoughG: 300 },
   },
-  { id: "worktop", name: "Worktop", fields: [number("places", "Places to work at")], begin: plain.worktop! },
+  {
+    id: "worktop",
+    name: "Worktop",
+    fields: [number("places", "Places to work at"), { ...wash, label: "Wiping between uses, min" }],
+    begin: plain.worktop!,
+  },
   {
     id: "board",
     name: "Boards",
-    fields: [count, { key: "mm", label: "A board, mm", kind: "mm" }],
+    fields: [count, { key: "mm", label: "A board, mm", kind: "mm" }, wash],
     sized: ["count", "mm"],
     begin: plain.board!,
   },

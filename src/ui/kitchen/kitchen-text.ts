@@ -53,6 +53,8 @@ export function fieldName(path: readonly (string | number)[], kitchen: Kitchen):
   }
   if (part === "breaks") return `Break ${Number(key) + 1}`;
   const kind = EQUIPMENT.find(({ id }) => id === key);
-  const label = kind?.fields.find((one) => one.key === field)?.label;
-  return [kind?.name ?? String(key), label].filter(Boolean).join(": ");
+  const [, , , , ofOther] = path;
+  const isOther = field === "others" && typeof at === "number";
+  const label = kind?.fields.find((one) => one.key === (isOther ? ofOther : field))?.label;
+  return [`${kind?.name ?? String(key)}${isOther ? `, size ${at + 2}` : ""}`, label].filter(Boolean).join(": ");
 }

@@ -4,22 +4,22 @@ import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import { requestWith, type Change } from "@/core/plan/change";
-import { changeText } from "@/core/plan/change-text";
-import { changesFor, pairsOf } from "@/core/plan/changes";
-import { byGain, gainOf, type Gain } from "@/core/plan/gain";
 import type { PlanRequest } from "@/core/plan/request";
 import type { Plan } from "@/core/plan/schema";
+import type { Change } from "@/core/plan/ways/change";
+import { changeText } from "@/core/plan/ways/change-text";
+import type { Gain } from "@/core/plan/ways/gain";
 import { lengthText, minutesOfClock } from "@/core/shared/clock";
-import { runPlan, type Run } from "@/workers/plan.client";
+import { runPlan } from "@/workers/plan.client";
 import { Banner } from "../kit/Banner";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { useDraft, usePlan } from "./PlanProvider";
+import { dateText } from "./plan-summary";
+import { searchWays, type Trial, type WaysState } from "./ways-search";
 
-/** Time that each change gets, s, and how many are tried side by side. */
+/** Time that each change gets, s. */
 const SECONDS = 2.5;
-const SIDE_BY_SIDE = 2;
 /** Ways that lead nowhere are counted, not listed; of the others so many. */
 const MOST_SHOWN = 8;
 
@@ -33,89 +33,41 @@ interface Props {
   readonly closed?: boolean;
 }
 
+/** A day planned in a worker, with no more time than a change gets. */
+function trial(request: PlanRequest): Trial {
+  const { done, cancel } = runPlan(
+    { ...request, solve: { ...request.solve, seconds: SECONDS } },
+    { better: () => undefined, progress: () => undefined },
+  );
+  return { done: done.then((answer) => (answer.ok ? answer.value : undefined)), cancel };
+}
+
 /** One change at a time, each planned anew in a worker; the most helpful first, each taken over by one press. */
 export function WaysOut({ title, request, base, closed }: Props) {
   const { change: edit, undo } = useDraft();
-  const [tried, setTried] = useState<readonly { readonly change: Change; readonly gain: Gain }[] | undefined>(undefined);
+  const [state, setState] = useState<WaysState | undefined>(undefined);
   const [taken, setTaken] = useState<Change | undefined>(undefined);
-  const [left, setLeft] = useState(0);
-  /** Changes whose worker broke down. */
-  const [broken, setBroken] = useState(0);
   const { source } = usePlan();
-  const { clock } = useDisplay();
-  const timeText = (time: string) => clock(minutesOfClock(time) ?? 0);
-  const runs = useRef(new Set<Run<Plan>>());
-  const stop = () => {
-    runs.current.forEach((run) => run.cancel());
-    runs.current.clear();
-    setLeft(0);
+  const display = useDisplay();
+  const words = {
+    clock: (time: string) => display.clock(minutesOfClock(time) ?? 0),
+    heat: display.degrees,
+    day: dateText,
   };
-  useEffect(() => {
-    const { current } = runs;
-    return () => current.forEach((run) => run.cancel());
-  }, []);
+  const stopping = useRef<() => void>(undefined);
+  const stop = () => stopping.current?.();
+  useEffect(() => stop, []);
   const start = () => {
-    const singles = changesFor(request, source.kitchens);
-    const waiting = [...singles];
-    const results: Gain[] = [];
-    let atWork = 0;
-    let pairsTried = false;
     setTaken(undefined);
-    setTried([]);
-    setBroken(0);
-    setLeft(waiting.length);
-    const plan = (what: PlanRequest, then: (plan: Plan | undefined) => void) => {
-      const run = runPlan(
-        { ...what, solve: { ...what.solve, seconds: SECONDS } },
-        { better: () => undefined, progress: () => undefined },
-      );
-      runs.current.add(run);
-      const told = (made: Plan | undefined) => {
-        if (!runs.current.delete(run)) return;
-        if (!made) setBroken((n) => n + 1);
-        then(made);
-      };
-      run.done.then((answer) => told(answer.ok ? answer.value : undefined));
-    };
-    let asItIs = base;
-    const next = () => {
-      const change = waiting.shift();
-      if (!change) return;
-      atWork++;
-      plan(requestWith(request, change, source.kitchens), (made) => {
-        atWork--;
-        if (made) {
-          const gain = gainOf(change, made, asItIs);
-          results.push(gain);
-          setTried((all) => [...(all ?? []), { change, gain }].sort((a, b) => byGain(a.gain, b.gain)));
-        }
-        // A refused day that no single change makes possible: two of them may.
-        if (!base && !pairsTried && waiting.length === 0 && atWork === 0 && !results.some(({ possible }) => possible)) {
-          pairsTried = true;
-          const near = singles.filter(({ id }) => results.some((gain) => gain.id === id && gain.near));
-          waiting.push(...pairsOf(singles, near));
-          setLeft(waiting.length);
-          return all();
-        }
-        setLeft(waiting.length + atWork);
-        next();
-      });
-    };
-    const all = () => {
-      for (let k = 0; k < SIDE_BY_SIDE; k++) next();
-    };
-    if (!base) return all();
-    // The day as it is gets the same time first, so that a change is not praised for what more searching would bring.
-    plan(request, (made) => {
-      if (made && made.solution.tasks.length > 0 && made.solution.cost < base.solution.cost) asItIs = made;
-      all();
-    });
+    stop();
+    stopping.current = searchWays({ request, base, kitchens: source.kitchens, run: trial, tell: setState });
   };
+  const { tried, left = 0, broken = 0 } = state ?? {};
   const take = (change: Change) => {
     stop();
     edit(change.edit);
     setTaken(change);
-    setTried(undefined);
+    setState(undefined);
   };
   const leads = tried?.filter(({ gain }) => (base ? gain.possible && minutesText(gain) !== undefined : gain.possible)) ?? [];
   const nowhere = (tried?.length ?? 0) - leads.length;
@@ -140,7 +92,7 @@ export function WaysOut({ title, request, base, closed }: Props) {
       </Box>
       {taken && (
         <Banner kind="note" role="status">
-          Taken over: {changeText(taken.kind, timeText)}.
+          Taken over: {changeText(taken.kind, words)}.
           <Button
             size="small"
             variant="outlined"
@@ -168,13 +120,13 @@ export function WaysOut({ title, request, base, closed }: Props) {
               sx={{ display: "flex", gap: 1.5, alignItems: "center", py: 0.5, borderTop: `1px solid ${COLOUR.line}` }}
             >
               <Box sx={{ flex: 1 }}>
-                {i + 1}. <strong>{changeText(change.kind, timeText)}</strong>: {minutesText(gain) ?? "then it can be done"}
+                {i + 1}. <strong>{changeText(change.kind, words)}</strong>: {minutesText(gain) ?? "then it can be done"}
               </Box>
               <Button
                 size="small"
                 variant="outlined"
                 onClick={() => take(change)}
-                aria-label={`Do it: ${changeText(change.kind, timeText)}`}
+                aria-label={`Do it: ${changeText(change.kind, words)}`}
               >
                 Do it
               </Button>

@@ -9,7 +9,8 @@ import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/batching/batches";
 import type { Step } from "@/core/item/step";
 import { resourceText } from "@/core/plan/reason-text";
-import { taskShares, type DurationSource, type Plan } from "@/core/plan/schema";
+import { taskShares, type DurationSource, type Plan, type TaskInfo } from "@/core/plan/schema";
+import { handsIn } from "@/core/plan/takes";
 import { piecesText } from "@/core/plan/task-text";
 import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
@@ -28,6 +29,8 @@ interface Props {
   readonly onSelect: (task: string) => void;
 }
 
+/** A rest so long leaves time for something else, min. */
+const LONG_REST_MIN = 20;
 /** Reasons shown one by one; of a longer chain the last one too. */
 const WHY_SHOWN = 5;
 /** Where a step's length comes from, for the cook. */
@@ -55,6 +58,21 @@ export function StepPanel({ plan, task, toneIndex, onClose, onSelect }: Props) {
   const target = targets.find((t) => info.for.includes(t.id)) ?? targets.find((t) => t.minute >= placed.end);
   const range = Array.isArray(problemTask.duration) ? problemTask.duration : undefined;
   const takes = [...new Set(placed.taken)].filter((id) => id !== "somebody-about").map((id) => resourceText(plan, id));
+  const serve = servingOf(plan, info);
+  const toTable =
+    serve?.hold && target && info.for.includes(target.id)
+      ? `${serve.hold.best}, within ${lengthText(serve.hold.maxMin)}; here ${lengthText(Math.max(0, target.minute - placed.end))}`
+      : undefined;
+  // What hands have left beside a rest that is long enough to use.
+  const spare =
+    step?.attention !== "hands-on" && placed.end - placed.start >= LONG_REST_MIN
+      ? handsIn(plan, placed.start, placed.end)
+          .filter(({ thereMin }) => thereMin > 0)
+          .map(({ cook, thereMin, busyMin }) => {
+            const left = Math.max(0, thereMin - busyMin);
+            return `${cooks.find(({ id }) => id === cook)?.name ?? cook} ${left > 0 ? `${lengthText(left)} spare` : "busy throughout"}`;
+          })
+      : [];
   const why = whyHere(plan, holds, task, shown);
   // Trays that wait are told by what they wait from; a step is known by when it ended.
   const ends = new Map(plan.solution.tasks.map((t) => [t.id, t.end]));
@@ -99,6 +117,8 @@ export function StepPanel({ plan, task, toneIndex, onClose, onSelect }: Props) {
           ["Pieces", piecesText(taskShares(info).reduce((sum, share) => sum + share.pieces, 0))],
           ["Takes", takes.join(", ") || "nothing"],
           range && step?.rest ? ["May end", `${clock(placed.start + range[0])} to ${clock(placed.start + range[1])}`] : undefined,
+          toTable ? ["To the table", toTable] : undefined,
+          spare.length > 0 ? ["Meanwhile", spare.join(", ")] : undefined,
           step?.rest ? ["Where", `${step.rest.where}, ${degrees(step.rest.atC)}`] : undefined,
           step && dial(step.do) ? ["Hob", dial(step.do)!] : undefined,
           ["Time from", SOURCE_TEXT[info.source]],
@@ -164,6 +184,13 @@ export function StepPanel({ plan, task, toneIndex, onClose, onSelect }: Props) {
     </Paper>
   );
 }
+
+/** The serving that a step is the last before, or that it is. */
+const servingOf = ({ steps }: Plan, { item, step }: TaskInfo): Step | undefined =>
+  Object.entries(steps).find(
+    ([key, one]) =>
+      key.startsWith(`${item}/`) && one.kind === "serve" && (one.id === step || one.after.some((link) => link.step === step)),
+  )?.[1];
 
 const Soft = ({ children }: { children: ReactNode }) => (
   <Box component="span" sx={{ color: COLOUR.soft, fontWeight: 400 }}>

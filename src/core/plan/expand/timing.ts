@@ -3,16 +3,13 @@ import { MINUTES_A_DAY, wallMinute, type ClockChange } from "../../shared/clock"
 import { chamberOf, usesEquipment } from "../../kitchen/capacity";
 import { roomAt } from "../../kitchen/room";
 import type { Step } from "../../item/step";
-import { HEAT_KINDS } from "../../item/step";
+import { isHeat } from "../../item/step";
 import { type Cook, type Kitchen } from "../../kitchen/schema";
 import { paceOf } from "../../kitchen/pace";
 import { piecesIn, type Work } from "../../batching/work";
 
 const up = (x: number) => Math.ceil(x - 1e-9);
 const down = (x: number) => Math.floor(x + 1e-9);
-
-/** Whether a step is done by heat: baked, steamed, fried, reheated. */
-export const isHeat = (step: Step): boolean => (HEAT_KINDS as readonly string[]).includes(step.kind);
 
 /** Cooks who may do a step, tends included. */
 export const cooksFor = (step: Step, kitchen: Kitchen): Cook[] =>

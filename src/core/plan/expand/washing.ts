@@ -8,7 +8,7 @@ import type { PoolUse } from "./task-builder";
 import type { TaskInput } from "./task-input";
 
 /** What is washed before something else goes in. */
-const WASHED = ["mixer", "pot", "lidded-pan"] as const;
+const WASHED = ["mixer", "pot", "lidded-pan", "worktop", "board"] as const;
 /** It may stand dirty so long, min. */
 const LONGEST = 720;
 
@@ -19,7 +19,7 @@ interface Washing {
 }
 
 /**
- * Washing up between uses: where a kitchen says how long a pan, a pot or the mixer's bowl takes and several things go through it,
+ * Washing up between uses: where a kitchen says how long a pan, a pot, the mixer's bowl, the table or a board takes and several things go through it,
  * it stays taken after the last of each until somebody has washed it. Alike loads follow one another unwashed.
  * @param lastHandsAt minute until which somebody is there: what is dirty after that is washed by whoever stays
  */
@@ -81,6 +81,8 @@ export function washing(works: readonly Work[], kitchen: Kitchen, lastHandsAt: n
 }
 
 /** The pool from which a work takes it: pans may be of several sizes. */
-const poolOf = (work: Work, id: string): string => work.into?.find((one) => one.startsWith(id)) ?? id;
+const poolOf = (work: Work, id: string): string =>
+  [...Object.keys(work.sizes ?? {}), ...(work.into ?? [])].find((one) => one.startsWith(id)) ?? id;
 
-const takes = (work: Work, id: string): boolean => work.step.equipment.some((entry) => entry.id === id);
+const takes = ({ step, carrier }: Work, id: string): boolean =>
+  id === "board" ? carrier === "board" : step.equipment.some((entry) => entry.id === id);

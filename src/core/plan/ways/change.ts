@@ -1,7 +1,7 @@
-import { GatheringSchema, type GatheringInput } from "../gathering/schema";
-import { kitchenFor } from "../gathering/who-cooks";
-import type { Kitchen } from "../kitchen/schema";
-import type { PlanRequest } from "./request";
+import { GatheringSchema, type GatheringInput } from "../../gathering/schema";
+import { kitchenFor } from "../../gathering/who-cooks";
+import type { Kitchen } from "../../kitchen/schema";
+import type { PlanRequest } from "../request";
 
 /** What a change is, in codes. Worded in `change-text.ts`. */
 export type ChangeKind =
@@ -22,7 +22,20 @@ export type ChangeKind =
       readonly time: string;
     }
   | { readonly code: "otherwise"; readonly item: string; readonly option: string }
-  | { readonly code: "later"; readonly minutes: number }
+  /** `time`: of the first wave then. `stays`: who has to stay longer for it. */
+  | {
+      readonly code: "later";
+      readonly minutes: number;
+      readonly time: string;
+      readonly stays?: { readonly cook: string; readonly to: string };
+    }
+  /** The same on another date, yyyy-mm-dd. */
+  | { readonly code: "another-day"; readonly date: string }
+  | { readonly code: "keep-warm"; readonly item: string; readonly minutes: number; readonly celsius: number }
+  /** Eaten from the freezer instead of kept for later. */
+  | { readonly code: "from-stock"; readonly item: string; readonly pieces: number }
+  | { readonly code: "other-filling"; readonly item: string; readonly filling: string }
+  | { readonly code: "bigger-pan"; readonly mm: number; readonly pieces: number; readonly from: number; readonly item: string }
   | { readonly code: "elsewhere"; readonly kitchen: string }
   | { readonly code: "both"; readonly kinds: readonly ChangeKind[] };
 
@@ -30,6 +43,8 @@ export type ChangeKind =
 export interface Change {
   readonly id: string;
   readonly kind: ChangeKind;
+  /** Of the changes of one group, the least first, one that does is enough. */
+  readonly group?: string;
   /** The gathering with the change. */
   readonly edit: (gathering: GatheringInput) => GatheringInput;
 }

@@ -1,5 +1,8 @@
-import { equipmentWord } from "../kitchen/equipment";
+import { equipmentWord } from "../../kitchen/equipment";
+import { lengthText } from "../../shared/clock";
+import { counted } from "../../shared/words";
 import type { ChangeKind } from "./change";
+import { inCelsius, type HeatText } from "../task-text";
 
 const ONE_MORE: Readonly<Record<string, string>> = {
   tray: "one more tray",
@@ -20,8 +23,17 @@ const ONE_MORE: Readonly<Record<string, string>> = {
 
 const PART: Readonly<Record<string, string>> = { dough: "the dough", filling: "the filling", piece: "all but the last steps" };
 
-/** A change to a day in words, as the beginning of a sentence in the middle. `clock`: a clock time, hh:mm, as the cook has it. */
-export function changeText(kind: ChangeKind, clock: (time: string) => string = (time) => time): string {
+/** How the cook reads times (hh:mm), heat and dates. */
+export interface ChangeWords {
+  readonly clock: (time: string) => string;
+  readonly heat: HeatText;
+  readonly day: (date: string) => string;
+}
+const AS_WRITTEN: ChangeWords = { clock: (time) => time, heat: inCelsius, day: (date) => date };
+
+/** A change to a day in words, as the beginning of a sentence in the middle. */
+export function changeText(kind: ChangeKind, words: ChangeWords = AS_WRITTEN): string {
+  const { clock, heat, day } = words;
   switch (kind.code) {
     case "one-more":
       if (kind.count === 1) return `${/^[aeiou]/.test(kind.equipment) ? "an" : "a"} ${equipmentWord(kind.equipment)}, borrowed`;
@@ -45,8 +57,20 @@ export function changeText(kind: ChangeKind, clock: (time: string) => string = (
     case "elsewhere":
       return `in ${kind.kitchen} instead`;
     case "both":
-      return kind.kinds.map((one) => changeText(one, clock)).join(" and ");
-    case "later":
-      return `serving ${kind.minutes} min later`;
+      return kind.kinds.map((one) => changeText(one, words)).join(" and ");
+    case "later": {
+      const { stays } = kind;
+      return `serving ${lengthText(kind.minutes)} later, at ${clock(kind.time)}${stays ? `, and ${stays.cook} stays until ${clock(stays.to)}` : ""}`;
+    }
+    case "another-day":
+      return `the same on ${day(kind.date)}`;
+    case "keep-warm":
+      return `${kind.item} kept warm for up to ${kind.minutes} min, on a rack in the oven at ${heat(kind.celsius)}`;
+    case "from-stock":
+      return `${counted(kind.pieces, "piece")} of ${kind.item} from the freezer`;
+    case "other-filling":
+      return `${kind.item} with ${kind.filling.charAt(0).toLowerCase()}${kind.filling.slice(1)}`;
+    case "bigger-pan":
+      return `a lidded pan ${kind.mm} mm across: ${kind.pieces} ${kind.item} at once instead of ${kind.from}`;
   }
 }

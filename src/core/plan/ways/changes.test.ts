@@ -1,11 +1,12 @@
-import { demoInput, demoKitchen, DEMO_GATHERINGS, expectRequest } from "@tests/demo";
+import { demoInput, demoItem, demoKitchen, DEMO_GATHERINGS, expectRequest } from "@tests/demo";
+import { brokenRules } from "@tests/plan-rules";
 import { requestWith, type ChangeKind } from "./change";
 import { changeText } from "./change-text";
 import { changesFor, pairsOf } from "./changes";
 import { byGain, gainOf, type Gain } from "./gain";
-import { makePlan } from "./pipeline";
-import { quantitiesOf } from "./quantities";
-import { requestIssues } from "./request-check";
+import { makePlan } from "../pipeline";
+import { quantitiesOf } from "../quantities";
+import { requestIssues } from "../request-check";
 
 const plan = (request: ReturnType<typeof expectRequest>) =>
   makePlan({ ...request, solve: { iterations: 300, seed: 1 } }, { now: () => 0 });
@@ -33,7 +34,7 @@ test("there is something of every sort for the big day", () => {
 
 test("serving later lets the hands begin later by about as much", () => {
   const request = expectRequest(demoInput("first-try"));
-  const later = changesFor(request).find((change) => change.id === "later")!;
+  const later = changesFor(request).find((change) => change.id === "later-20")!;
   const gain = gainOf(later, plan(requestWith(request, later)), plan(request));
   expect(gain.possible).toBe(true);
   expect(gain.laterStart).toBeGreaterThanOrEqual(20);
@@ -58,6 +59,11 @@ test("more fried at once than may wait: as few as the limit allows, or in two go
   expect(limits.map((limit) => limit.code)).toEqual(["too-many-loads"]);
   const fewer = changesFor(request).find((change) => change.kind.code === "fewer")!;
   expect(quantitiesOf(requestWith(request, fewer)).limits).toEqual([]);
+  const warm = requestWith(
+    request,
+    changesFor(request).find((change) => change.kind.code === "keep-warm")!,
+  );
+  expect(quantitiesOf(warm).limits).toEqual([]);
   const fryer = changesFor(request).find((change) => change.id === "more-fryer")!;
   expect(quantitiesOf(requestWith(request, fryer)).limits).toEqual([]);
 });
@@ -110,4 +116,69 @@ test("what makes it possible comes first, then the minutes it brings, then what 
     gain("d", true, "helper", 2),
   ].sort(byGain);
   expect(sorted.map(({ id }) => id)).toEqual(["c", "d", "b", "a"]);
+});
+
+test("more than can be fried fresh: kept warm in the oven they are all hot at once, and every rule is kept", () => {
+  const input = demoInput("launch-night");
+  const waves = structuredClone(input.gathering.waves!);
+  const request = expectRequest({
+    ...input,
+    gathering: {
+      ...input.gathering,
+      freezer: [],
+      waves: [{ ...waves[0], items: [{ recipe: "oarlock-turnover", pieces: 60 }] }],
+      rules: [],
+      doneAhead: [],
+    },
+    items: input.items.filter((item) => item.id === "oarlock-turnover"),
+  });
+  expect(plan(request).solution.status).toBe("infeasible");
+  const change = changesFor(request).find(({ kind }) => kind.code === "keep-warm")!;
+  const warm = requestWith(request, change);
+  const made = plan(warm);
+  expect(brokenRules(warm, made)).toEqual([]);
+  const stays = Object.values(made.tasks).filter(({ what }) => what.code === "step" && what.kind === "hold-warm");
+  expect(stays.reduce((sum, { pieces }) => sum + pieces, 0)).toBe(60);
+  expect(changesFor(warm).some(({ kind }) => kind.code === "keep-warm")).toBe(false);
+});
+
+test("a filling that sets overnight, asked in the morning: the quicker filling, what is in the freezer and another day are ways out", () => {
+  const input = demoInput("quiet-evenings");
+  const item = demoItem("reed-pocket");
+  const slow = {
+    ...item,
+    filling: {
+      ...item.filling,
+      variants: [
+        {
+          ...item.filling.variants?.[0],
+          id: "quick",
+          name: "Quick curd",
+          components: item.filling.components,
+          stepChanges: [{ step: "d-cool-filling", set: { "rest.min": 10, "rest.target": 12, "rest.max": 60 } }],
+        },
+      ],
+    },
+    steps: item.steps.map((step) =>
+      step.id === "d-cool-filling" ? { ...step, rest: { ...step.rest!, min: 480, target: 600, max: 900 } } : step,
+    ),
+  };
+  const request = expectRequest({
+    ...input,
+    today: "2026-11-28",
+    now: "08:00",
+    items: [slow],
+    gathering: {
+      ...input.gathering,
+      date: { on: "2026-11-28" },
+      doneAhead: [],
+      rules: [],
+      waves: [{ id: "w", name: "Supper", time: "21:00", items: [{ recipe: item.id, pieces: 12 }] }],
+      freezer: [{ recipe: item.id, pieces: 20, onHand: 20, by: { day: 0, time: "21:00" } }],
+    },
+  });
+  const codes = changesFor(request).map(({ kind }) => kind);
+  expect(codes).toContainEqual({ code: "other-filling", item: item.name, filling: "Quick curd" });
+  expect(codes).toContainEqual({ code: "from-stock", item: item.name, pieces: 12 });
+  expect(codes).toContainEqual({ code: "another-day", date: "2026-11-29" });
 });

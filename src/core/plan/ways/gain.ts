@@ -1,5 +1,5 @@
 import type { Change, ChangeKind } from "./change";
-import type { Plan } from "./schema";
+import type { Plan } from "../schema";
 
 /** What a change brings. All in minutes. */
 export interface Gain {
@@ -53,16 +53,21 @@ export function gainOf({ id, kind }: Pick<Change, "id" | "kind">, plan: Plan, ba
 /** Ways out that change least for the guests first, where nothing else tells them apart. */
 const MILDEST: readonly ChangeKind["code"][] = [
   "together",
+  "keep-warm",
   "one-more",
+  "bigger-pan",
   "helper",
   "earlier",
   "ahead",
   "otherwise",
+  "from-stock",
+  "other-filling",
   "later",
   "elsewhere",
   "two-waves",
   "fewer",
   "without",
+  "another-day",
   "both",
 ];
 
