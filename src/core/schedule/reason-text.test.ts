@@ -21,7 +21,7 @@ test.each<[ScheduleReason, string]>([
       latest: 180,
       short: [{ amount: 2, resources: ["oven", "oven-2"], minutes: 30 }],
     },
-    "Bake pies must lie between 1 h and 3 h, and in that time there is never 2 of the oven or the oven-2 for 30 min.",
+    "Bake pies must lie between 1 h and 3 h, and in that time 2 of the oven or the oven-2 are never free for 30 min.",
   ],
   [
     { code: "no-room", task: "bake", earliest: 60, latest: 180, short: [] },

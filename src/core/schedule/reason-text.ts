@@ -32,9 +32,10 @@ export function scheduleReasonText(reason: ScheduleReason, { task, resource, mom
       return `${task(reason.task)} takes at least ${reason.minutes} min, but what comes before and after it leaves only the time between ${moment(reason.earliest)} and ${moment(reason.latest)}.`;
     case "no-room": {
       const short = reason.short.map(
-        ({ amount, resources, minutes }) => `${amount} of ${resources.map(resource).join(" or ")} for ${minutes} min`,
+        ({ amount, resources, minutes }) =>
+          `${amount === 1 ? "" : `${amount} of `}${resources.map(resource).join(" or ")} ${amount === 1 ? "is" : "are"} never free for ${minutes} min`,
       );
-      const missing = short.length > 0 ? `there is never ${short.join(", nor ")}` : "what it needs is never there all at once";
+      const missing = short.length > 0 ? short.join(", and ") : "what it needs is never there all at once";
       return `${task(reason.task)} must lie between ${moment(reason.earliest)} and ${moment(reason.latest)}, and in that time ${missing}.`;
     }
     case "ruled-out":

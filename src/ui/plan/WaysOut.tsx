@@ -120,7 +120,7 @@ export function WaysOut({ title, request, base, closed }: Props) {
               sx={{ display: "flex", gap: 1.5, alignItems: "center", py: 0.5, borderTop: `1px solid ${COLOUR.line}` }}
             >
               <Box sx={{ flex: 1 }}>
-                {i + 1}. <strong>{changeText(change.kind, words)}</strong>: {minutesText(gain) ?? "then it can be done"}
+                {i + 1}. <strong>{changeText(change.kind, words)}</strong>: {minutesText(gain) ?? doneText(change)}
               </Box>
               <Button
                 size="small"
@@ -147,6 +147,10 @@ export function WaysOut({ title, request, base, closed }: Props) {
     </Box>
   );
 }
+
+/** What is said of a change that makes a refused day possible. */
+const doneText = ({ kind }: Change): string =>
+  kind.code === "later" ? "then it can be done; no earlier time was found" : "then it can be done";
 
 /** What a change brings, in minutes; undefined where it brings none, or there is no plan to compare with. */
 function minutesText({ laterStart = 0, fresher = 0 }: Gain): string | undefined {

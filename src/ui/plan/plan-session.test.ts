@@ -189,3 +189,14 @@ test("a refusal keeps the plan that there was; good enough takes the newest; lea
   expect(session.state.work.kind).toBe("refused");
   expect(session.state.good!.plan).toBe(PLAN);
 });
+
+test("now is when something is asked, not when the page was opened", async () => {
+  const { session, timers, searches } = open();
+  session.open();
+  await timers.pass(0);
+  expect(searches[0].request.now).toBe("06:00");
+  await timers.pass(90 * 60_000);
+  session.type(withGuests(9));
+  await timers.pass(1000);
+  expect(searches.at(-1)!.request.now).toBe("07:30");
+});

@@ -7,7 +7,7 @@ import type { Run } from "@/workers/plan.client";
 import { PAUSE_MS } from "../session/document-session";
 import { NO_ANSWER } from "../session/outbox";
 import type { Timers } from "../session/platform";
-import { checkDraft, planKey, type Checked, type Draft, type Source } from "./plan-state";
+import { afterMinutes, checkDraft, planKey, type Checked, type Draft, type Source } from "./plan-state";
 
 export interface GoodPlan {
   readonly request: PlanRequest;
@@ -74,6 +74,8 @@ const KEEP_MS = 2500;
  */
 export class PlanSession {
   private source: Source;
+  /** When the page was asked for, ms of the timers. */
+  private readonly openedAt: number;
   private now: PlanState;
   private run: Run<Plan> | undefined;
   /** The last plan that the search at work has found: what is shown may be the one before. */
@@ -92,6 +94,7 @@ export class PlanSession {
   constructor(private readonly options: PlanSessionOptions) {
     const { draft, source, stored } = options;
     this.source = source;
+    this.openedAt = options.timers.now();
     const checked = checkDraft(draft, source);
     this.checkedDraft = draft;
     const good = stored && { request: stored.request, plan: stored.plan };
@@ -106,6 +109,11 @@ export class PlanSession {
       notKept: undefined,
       goesOn: stored?.search === "cut-off" && this.goodKey === this.wantedKey,
     };
+  }
+
+  /** What is known of the day, with the time that it is by now. */
+  private sourceNow(): Source {
+    return afterMinutes(this.source, Math.floor((this.options.timers.now() - this.openedAt) / 60_000));
   }
 
   get state(): PlanState {
@@ -156,7 +164,7 @@ export class PlanSession {
       this.checking = undefined;
       whenReleased(() => {
         if (draft !== this.checkedDraft) return;
-        const checked = checkDraft(draft, this.source);
+        const checked = checkDraft(draft, this.sourceNow());
         if (checked.ok) this.wantedKey = planKey(checked.request);
         this.tell({
           checked,

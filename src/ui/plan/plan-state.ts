@@ -1,3 +1,4 @@
+import { addMinutes, format, parseISO } from "date-fns";
 import { gatheringDate } from "@/core/gathering/calendar";
 import { minutesOfClock } from "@/core/shared/clock";
 import type { Issue } from "@/core/shared/issue";
@@ -30,8 +31,15 @@ export interface Source {
   readonly today: string;
   /** IANA name of the zone that dates and times are in. */
   readonly zone: string;
-  /** Time of day at which the page was asked for, hh:mm. */
+  /** Time of day, hh:mm; at first that at which the page was asked for. */
   readonly now: string;
+}
+
+/** What is known of a day some minutes later. */
+export function afterMinutes(source: Source, minutes: number): Source {
+  if (minutes <= 0) return source;
+  const then = addMinutes(parseISO(`${source.today}T${source.now}`), minutes);
+  return { ...source, today: format(then, "yyyy-MM-dd"), now: format(then, "HH:mm") };
 }
 
 /** The ids of the items that a draft names. */

@@ -131,14 +131,18 @@ function closerTo(tried: readonly Tried[], request: PlanRequest): Change | undef
   return later.some(({ minutes }) => minutes === between) ? undefined : laterBy(request, between);
 }
 
-const sizeOf = ({ change: { kind } }: Tried): number =>
-  kind.code === "later" ? kind.minutes : kind.code === "another-day" ? Date.parse(kind.date) : 0;
-
 /** Without what is more of the same than is needed. */
 const leastOfGroups = (tried: readonly Tried[]): Tried[] =>
   tried.filter(
     (one) =>
       one.change.group === undefined ||
       !one.gain.possible ||
-      !tried.some((other) => other.change.group === one.change.group && other.gain.possible && sizeOf(other) < sizeOf(one)),
+      !tried.some((other) => other.change.group === one.change.group && other.gain.possible && isLess(other, one)),
   );
+
+/** Of two changes of one group: later by less, earlier by less, a nearer day. */
+function isLess({ change: { kind: a } }: Tried, { change: { kind: b } }: Tried): boolean {
+  if (a.code === "later" && b.code === "later") return a.minutes < b.minutes;
+  if (a.code === "earlier" && b.code === "earlier") return a.from > b.from;
+  return a.code === "another-day" && b.code === "another-day" && a.date < b.date;
+}

@@ -20,10 +20,10 @@ const OTHER_DAYS = [1, 2, 3] as const;
 /** A day is asked for in good time if it is so many days away; nothing is gained by another then. */
 const SOON_DAYS = 1;
 
-/** A helper comes for these hours before the first wave, and a cook begins so much earlier, min. */
+/** A helper comes for these hours before the first wave, min. */
 const HELP = { from: 150, to: 30 } as const;
-
-const EARLIER_MIN = 60;
+/** So much earlier a cook could begin, min: the least that does is offered. */
+const EARLIER_MIN = [60, 120, 180] as const;
 
 export const otherTimes = (request: PlanRequest): Change[] => LATER_MIN.flatMap((minutes) => laterBy(request, minutes) ?? []);
 
@@ -101,16 +101,19 @@ export function hands(request: PlanRequest): Change[] {
   }
   const onDay = kitchen.cooks.flatMap((cook) => cook.hours.filter(({ day }) => day === 0).map((hours) => ({ cook, hours })));
   const earliest = onDay.sort((a, b) => minutesOfClock(a.hours.from)! - minutesOfClock(b.hours.from)!).at(0);
-  if (earliest && minutesOfClock(earliest.hours.from)! >= EARLIER_MIN) {
-    const { cook, hours } = earliest;
-    const from = clockText(minutesOfClock(hours.from)! - EARLIER_MIN);
-    changes.push(
-      oneChange("earlier", { code: "earlier", cook: cook.name, from }, (g) =>
-        withHours(g, cook, swapped(cook.hours, hours, { ...hours, from })),
-      ),
-    );
-  }
-  return changes;
+  if (!earliest) return changes;
+  const { cook, hours } = earliest;
+  const begins = minutesOfClock(hours.from)!;
+  const sooner = EARLIER_MIN.filter((minutes) => begins >= minutes).map((minutes): Change => {
+    const from = clockText(begins - minutes);
+    return {
+      id: `earlier-${minutes}`,
+      group: "earlier",
+      kind: { code: "earlier", cook: cook.name, from },
+      edit: (g) => withHours(g, cook, swapped(cook.hours, hours, { ...hours, from })),
+    };
+  });
+  return [...changes, ...sooner];
 }
 
 /** What keeps is made the day before; not where the day before is over. */
