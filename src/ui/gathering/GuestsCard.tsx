@@ -10,6 +10,7 @@ import DeleteOutline from "@mui/icons-material/DeleteOutlined";
 import { useState } from "react";
 import { weightOf } from "@/core/gathering/appetite";
 import { ALLERGENS } from "@/core/ingredients/allergen";
+import { counted } from "@/core/shared/words";
 import { DIETS, type Diet } from "@/core/ingredients/kinds";
 import { NumberField } from "../kit/NumberField";
 import { Several } from "../kit/Several";
@@ -33,9 +34,13 @@ const dietsShown = (group: GuestGroup): readonly Diet[] =>
 const dietList = (chosen: readonly Diet[]): Diet[] =>
   DIETS.filter((diet) => chosen.includes(diet) || (diet === "vegetarian" && chosen.includes("vegan")));
 
+/** Adults that a group eats as much as. */
+const eatersOf = (group: GuestGroup): number => (Number.isFinite(group.count) ? group.count * weightOf(group) : 0);
+const figure = (eaters: number): string => String(Math.round(eaters * 10) / 10);
+
 /** Who comes: groups by age, diet and what they avoid, and the total, which spreads over the groups. */
 export function GuestsCard() {
-  const { change, checked } = usePlan();
+  const { change, checked, latest } = usePlan();
   const { draft } = useDraft();
   const groups = draft.guests ?? [];
   const total = groups.reduce((sum, group) => sum + group.count, 0);
@@ -53,12 +58,23 @@ export function GuestsCard() {
     setRefused(undefined);
     change((d) => ({ ...d, guests: (d.guests ?? []).map((group, i) => ({ ...group, count: spread.counts[i] })) }));
   };
+  const eaters = groups.reduce((sum, group) => sum + eatersOf(group), 0);
+  const pieces = latest?.quantities.headcount.counts.reduce((sum, count) => sum + count.pieces, 0) ?? 0;
   return (
     <Paper component="section" aria-labelledby="who" sx={{ p: 2 }}>
-      <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 1.5 }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 1.5, flexWrap: "wrap" }}>
         <Typography variant="h2" id="who">
           Who comes
         </Typography>
+        {groups.length > 0 && (
+          <Box sx={{ lineHeight: 1.1 }}>
+            <Box component="span" sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.5rem", fontWeight: 560 }}>
+              {figure(eaters)}
+            </Box>{" "}
+            {eaters === 1 ? "eater" : "eaters"}
+            {pieces > 0 && `, ${counted(pieces, "piece")}`}
+          </Box>
+        )}
         {groups.length > 0 && (
           <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1 }}>
             <Typography variant="body2">in all</Typography>
@@ -136,10 +152,12 @@ export function GuestsCard() {
               text={(allergens) => `no ${allergens.join(", ")}`}
               onChange={(avoid) => set(index, { avoid: [...avoid] })}
             />
+            <Box sx={{ ml: "auto", alignSelf: "center", whiteSpace: "nowrap", fontSize: "0.85rem", color: COLOUR.soft }}>
+              {Number.isFinite(group.count) && `eat for ${figure(eatersOf(group))}`}
+            </Box>
             <IconButton
               aria-label={`Remove group ${index + 1}`}
               onClick={() => change((d) => ({ ...d, guests: (d.guests ?? []).filter((_, i) => i !== index) }))}
-              sx={{ ml: "auto" }}
             >
               <DeleteOutline fontSize="small" />
             </IconButton>

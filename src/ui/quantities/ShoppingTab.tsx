@@ -7,6 +7,7 @@ import { useMemo, useState } from "react";
 import { besideByVolume, besideNeeds } from "@/core/batching/beside-needs";
 import { amountText } from "@/core/quantities/display";
 import { PantrySchema, shoppingList, type ListLine, type PantryEntry } from "@/core/batching/shopping-list";
+import { counted } from "@/core/shared/words";
 import { issueText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
@@ -26,7 +27,8 @@ interface Props {
   readonly unreadable: readonly UnreadableRow[];
 }
 
-const COLUMNS = "minmax(150px, 1.4fr) 96px 88px 108px 190px minmax(120px, 1fr)";
+/** To buy, of what, and what the cook has and how it is sold. */
+const COLUMNS = { xs: "92px minmax(0, 1fr)", md: "120px minmax(0, 1fr) 284px" };
 const FIELD_NAMES: Readonly<Record<string, string>> = { haveG: "What is at hand", packs: "A pack" };
 /** Sizes of pack that are compared. */
 const MOST_SIZES = 4;
@@ -87,10 +89,17 @@ export function ShoppingTab({ stored, unreadable }: Props) {
     link.click();
     URL.revokeObjectURL(link.href);
   };
+  const lines = list.groups.flatMap((group) => group.lines);
+  const toBuy = lines.filter(({ buyG }) => buyG > 0).length;
+  const atHand = lines.length - toBuy;
   return (
-    <Paper component="section" aria-label="Shopping list" sx={{ p: 2, overflowX: "auto" }}>
+    <Paper component="section" aria-label="Shopping list" sx={{ p: 2 }}>
       <Box sx={{ display: "flex", gap: 3, alignItems: "baseline", flexWrap: "wrap", mb: 1 }}>
         <Typography variant="h2">Shopping list</Typography>
+        <Box sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.35rem" }}>
+          {counted(toBuy, "thing")} to buy{atHand > 0 && `, ${atHand} at hand`}
+          {list.cost > 0 && `, ${money(list.cost)}`}
+        </Box>
         <Typography data-testid="shopping-cost" color="text.secondary">
           {list.cost > 0
             ? `${money(list.cost)} for the packs that have a price`
@@ -103,15 +112,7 @@ export function ShoppingTab({ stored, unreadable }: Props) {
       </Box>
       {told}
       <Unreadable rows={unreadable} kind="pantry entry" />
-      <Box sx={{ minWidth: 840 }}>
-        <Box sx={{ display: "grid", gridTemplateColumns: COLUMNS, gap: 1, fontSize: "0.75rem", color: COLOUR.soft, pb: 0.5 }}>
-          <span>ingredient</span>
-          <Right>needed</Right>
-          <Right>at hand, g</Right>
-          <Right>to buy</Right>
-          <span>sold by, g · price, {display.currency}</span>
-          <span>packs and what is left</span>
-        </Box>
+      <Box>
         {byVolume.length > 0 && (
           <Box role="group" aria-label="By volume">
             <Typography variant="h3" sx={{ mt: 1.25, mb: 0.25 }}>
@@ -139,52 +140,55 @@ export function ShoppingTab({ stored, unreadable }: Props) {
                 sx={{
                   display: "grid",
                   gridTemplateColumns: COLUMNS,
-                  gap: 1,
+                  columnGap: 2,
+                  rowGap: 0.5,
                   alignItems: "start",
-                  py: 0.4,
+                  py: 0.75,
                   borderTop: `1px solid ${COLOUR.line}`,
                   fontSize: "0.9rem",
                 }}
               >
+                <Box sx={{ textAlign: "right" }}>
+                  <Box
+                    sx={{
+                      fontFamily: '"Fraunces Variable", serif',
+                      fontSize: "1.35rem",
+                      lineHeight: 1.15,
+                      color: line.buyG > 0 ? COLOUR.ink : COLOUR.soft,
+                    }}
+                  >
+                    {line.buyG > 0 ? weight(line.buyG) : "enough"}
+                  </Box>
+                  {line.count && <Typography variant="caption">{countText(line.count)}</Typography>}
+                </Box>
                 <Box>
-                  <Box sx={{ fontWeight: 600 }}>{line.name}</Box>
+                  <Box sx={{ fontWeight: 640, fontSize: "1rem" }}>{line.name}</Box>
+                  <Box sx={{ fontSize: "0.85rem" }}>{packText(line, weight, money)}</Box>
                   <Typography variant="caption">
+                    {weight(line.needG)} needed{line.usedG !== undefined && ` (${weight(line.usedG)} trimmed)`} for{" "}
                     {line.items.join(", ")}
                     {line.extra === "fryer-fill" && " · the fill of the fryer, whatever is left is kept"}
                     {day(line) && ` · from ${day(line)}`}
                   </Typography>
                 </Box>
-                <Right>
-                  {weight(line.needG)}
-                  {line.usedG !== undefined && (
-                    <Typography variant="caption" component="div">
-                      {weight(line.usedG)} trimmed
-                    </Typography>
-                  )}
-                </Right>
-                <NumberField
-                  label={`${line.name} at hand, g`}
-                  value={line.haveG || undefined}
-                  onChange={(v) => set(line.ingredient, { haveG: v ?? 0 })}
-                  error={errorOf(line, "haveG")}
-                  width={88}
-                  quiet
-                />
-                <Right>
-                  <strong>{line.buyG > 0 ? weight(line.buyG) : "enough"}</strong>
-                  {line.count && (
-                    <Typography variant="caption" component="div">
-                      {countText(line.count)}
-                    </Typography>
-                  )}
-                </Right>
-                <Packs
-                  line={line}
-                  coins={coins}
-                  error={errorOf(line, "packs")}
-                  onChange={(packs) => set(line.ingredient, { packs })}
-                />
-                <Box sx={{ fontSize: "0.85rem" }}>{packText(line, weight, money)}</Box>
+                <Box className="no-print" sx={{ display: "flex", gap: 1.5, gridColumn: { xs: "2 / -1", md: "auto" } }}>
+                  <NumberField
+                    label={`${line.name} at hand, g`}
+                    value={line.haveG || undefined}
+                    onChange={(v) => set(line.ingredient, { haveG: v ?? 0 })}
+                    error={errorOf(line, "haveG")}
+                    placeholder="have, g"
+                    width={92}
+                    quiet
+                  />
+                  <Packs
+                    line={line}
+                    coins={coins}
+                    error={errorOf(line, "packs")}
+                    currency={display.currency}
+                    onChange={(packs) => set(line.ingredient, { packs })}
+                  />
+                </Box>
               </Box>
             ))}
           </Box>
@@ -198,11 +202,13 @@ export function ShoppingTab({ stored, unreadable }: Props) {
 function Packs({
   line,
   coins,
+  currency,
   error,
   onChange,
 }: {
   line: ListLine;
   coins: number;
+  currency: string;
   error: string | undefined;
   onChange: (packs: PantryEntry["packs"]) => void;
 }) {
@@ -226,6 +232,7 @@ function Packs({
             value={soldIn[i]?.sizeG}
             onChange={(sizeG) => set(i, { sizeG })}
             error={i === 0 ? error : undefined}
+            placeholder="pack, g"
             width={84}
             quiet
           />
@@ -234,6 +241,7 @@ function Packs({
               label={`Price of ${i > 0 ? `size ${i + 1}` : "a pack"} of ${line.name}`}
               value={soldIn[i].price === undefined ? undefined : soldIn[i].price / coins}
               onChange={(price) => set(i, { price: price === undefined ? undefined : Math.round(price * coins) })}
+              placeholder={currency}
               width={84}
               quiet
             />
@@ -248,5 +256,3 @@ function Packs({
     </Box>
   );
 }
-
-const Right = ({ children }: { children: React.ReactNode }) => <Box sx={{ textAlign: "right" }}>{children}</Box>;

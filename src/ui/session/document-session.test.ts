@@ -209,3 +209,21 @@ test("leaving the page sends what waits; a full or damaged store does no harm", 
   await timers.pass(0);
   expect(host.stored.document.name).toBe("Dinner");
 });
+
+test("a session that is only made sends nothing: a page may be drawn many times before it is there", async () => {
+  const host = server();
+  const { session, timers, options } = open(host);
+  host.next(() => fail({ code: "failed", path: [], got: "away" }));
+  session.change((note) => ({ ...note, name: "Dinner" }));
+  await timers.pass(PAUSE_MS);
+  const sent = jest.fn(options.save);
+  const made = [1, 2, 3].map(() => new DocumentSession<Note>({ ...options, save: sent }));
+  await timers.pass(0);
+  expect(made.map(({ state }) => state.saving)).toEqual(["saving", "saving", "saving"]);
+  expect(sent).not.toHaveBeenCalled();
+  made[0].open();
+  made[0].open();
+  await timers.pass(0);
+  expect(sent).toHaveBeenCalledTimes(1);
+  expect(host.stored.document.name).toBe("Dinner");
+});

@@ -105,8 +105,13 @@ export class DocumentSession<T extends object> {
     this.past = this.keptPast = Array.isArray(past) ? (past as T[]) : [];
     const draft = unsaved?.draft ?? document;
     this.now = { ...this.pristine, draft, canUndo: this.past.length > 0, changes: unsaved ? 1 : 0 };
-    if (unsaved) this.settle(0);
+    if (unsaved && !this.isAsStored(draft)) this.now = { ...this.now, saving: options.isRight(draft) ? "saving" : "invalid" };
   }
+
+  /** The view is there: what this tab had not saved before it was loaded anew goes out. Nothing is sent before. */
+  readonly open = (): void => {
+    if (this.now.saving === "saving" && this.timer === undefined && !this.sending) this.settle(0);
+  };
 
   /**
    * Takes up what was left unsaved by a tab that was closed; beside what is typed here already where that is in other fields.

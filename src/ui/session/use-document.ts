@@ -33,6 +33,7 @@ export function useDocument<T extends object>(
   );
   const { key } = options;
   useEffect(() => {
+    session.open();
     const channel = tabChannel(`unisynth-${key}`);
     const hangUp = channel && session.connect(channel);
     // What a tab that was closed could not save is taken up here.
