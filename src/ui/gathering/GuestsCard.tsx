@@ -127,15 +127,18 @@ export function GuestsCard() {
                 </MenuItem>
               ))}
             </TextField>
-            <NumberField
-              label={`Appetite of group ${index + 1}, an adult being 1`}
-              value={group.appetite}
-              onChange={(appetite) => set(index, { appetite })}
-              placeholder={`× ${weightOf(group)}`}
-              error={issueAt(checked, ["gathering", "guests", index, "appetite"], "Appetite")}
-              width={62}
-              quiet
-            />
+            <Box sx={{ textAlign: "right", fontSize: "0.75rem", color: COLOUR.soft }}>
+              <NumberField
+                label={`Appetite of group ${index + 1}, an adult being 1`}
+                value={group.appetite}
+                onChange={(appetite) => set(index, { appetite })}
+                placeholder={`× ${weightOf(group)}`}
+                error={issueAt(checked, ["gathering", "guests", index, "appetite"], "Appetite")}
+                width={62}
+                quiet
+              />
+              {eatersOf(group) !== group.count && Number.isFinite(group.count) && `eat for ${figure(eatersOf(group))}`}
+            </Box>
             <Several
               label={`Diet of group ${index + 1}`}
               of={DIETS}
@@ -152,12 +155,10 @@ export function GuestsCard() {
               text={(allergens) => `no ${allergens.join(", ")}`}
               onChange={(avoid) => set(index, { avoid: [...avoid] })}
             />
-            <Box sx={{ ml: "auto", alignSelf: "center", whiteSpace: "nowrap", fontSize: "0.85rem", color: COLOUR.soft }}>
-              {Number.isFinite(group.count) && `eat for ${figure(eatersOf(group))}`}
-            </Box>
             <IconButton
               aria-label={`Remove group ${index + 1}`}
               onClick={() => change((d) => ({ ...d, guests: (d.guests ?? []).filter((_, i) => i !== index) }))}
+              sx={{ ml: "auto" }}
             >
               <DeleteOutline fontSize="small" />
             </IconButton>
