@@ -124,3 +124,48 @@ describe("vectors", () => {
 
   test("a file that is no vector file exits 2", () => expect(run("vectors", [file("n.json", { cases: [] })]).status).toBe(2));
 });
+
+describe("item", () => {
+  const recipe = {
+    name: "Corner pies",
+    makes: 12,
+    text: "Dough\n300 g flour\n150 g butter\n60 ml water\nFilling\n400 g leeks\n100 g cream\nMethod\nChill the dough 40 minutes. Cook the leeks 12 minutes, cool.\nRoll, fill, fold over. Bake at 190 °C for 24 min.",
+  };
+  test("a recipe in the cook's words is an item that plan takes as it is", () => {
+    const made = run("item", [file("recipe.json", recipe)]);
+    expect(made).toMatchObject({ status: 0, err: "" });
+    const document = JSON.parse(made.out);
+    expect(document).toMatchObject({
+      format: "unisynth-item/1",
+      family: "SH",
+      method: "tray",
+      shape: "half-moon",
+      allergens: ["gluten", "milk"],
+      diets: { vegetarian: true, vegan: false },
+      hazard: "leftovers",
+    });
+    const steps: { id: string; text: string; source: object }[] = document.steps;
+    expect(steps.find(({ id }) => id === "heat")).toMatchObject({ source: { minutes: "recipe", heat: "recipe" } });
+    expect(steps[0].text).toContain("300 g flour");
+    const input = demoInput("first-try");
+    const [wave] = input.gathering.waves!;
+    const request = {
+      ...input,
+      items: [document.item],
+      gathering: { ...input.gathering, rules: [], waves: [{ ...wave, items: [{ recipe: document.item.id, pieces: 12 }] }] },
+    };
+    const plan = run("plan", [file("request.json", request)]);
+    expect(plan.status).toBe(0);
+    expect(JSON.parse(plan.out).solution.status).not.toBe("infeasible");
+  });
+  test.each([
+    ["nothing to weigh", { name: "x", dough: ["some flour"] }, /dough is missing; expected the ingredients of the dough/],
+    ["no recipe", { name: "x" }, /text/],
+    ["a kind that is none", { name: "x", dough: ["1 cup flour"], family: "ZZ" }, /family.*expected one of EY/],
+    ["no name", { dough: ["1 cup flour"] }, /name/],
+  ])("%s: one line that names the field, and exit 2", (_, input, line) => {
+    const { status, err } = run("item", [file("bad.json", input)]);
+    expect([status, err]).toEqual([2, expect.stringMatching(line)]);
+    expect(err.split("\n")).toHaveLength(1);
+  });
+});

@@ -159,7 +159,7 @@ export class Layout {
       .at(-1);
     const heated = later ?? earlier;
     const unit = heated && chamberOf(heated) !== "oven" ? (loadCapacity(heated, this.capacities) ?? 1) : 1;
-    if (this.strategy.smallLots && later && unit > 1 && chamberOf(later) !== "oven") {
+    if (this.strategy.smallLots && later && chamberOf(later) !== "oven") {
       const loads = this.roomsFor(later);
       const [largest] = carriers;
       return this.evenLoads(loads.map((room) => ({ ...room, pieces: Math.min(room.pieces, largest.pieces) }))).map(

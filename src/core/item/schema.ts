@@ -120,6 +120,10 @@ export const ItemSchema = withInformative(
       .array(z.enum(["oven", "minutes", "fillingG", "family"]))
       .max(4)
       .optional(),
+    /** From what its steps were made: kind of dough, way of finishing, shape and kind of filling by their ids. */
+    making: z
+      .object({ family: z.string().max(4), method: z.string().max(20), shape: z.string().max(40), filling: z.string().max(40) })
+      .optional(),
     /** The recipe as it was written. */
     written: z.object({ dough: z.string().max(20000), filling: z.string().max(20000), oven: z.string().max(200) }).optional(),
     piecesPerGuest: HeadSchema,

@@ -68,7 +68,15 @@ export const CueSchema = z.object({
   feel: text.optional(),
   hear: text.optional(),
   smell: text.optional(),
+  /** What it is like too early and too late. */
+  early: text.optional(),
+  late: text.optional(),
 });
+
+/** Figures of a step that come from somewhere, and where from. */
+export const FIGURE_SOURCES = ["recipe", "family", "method", "shape", "filling", "table", "cook"] as const;
+export type FigureSource = (typeof FIGURE_SOURCES)[number];
+const figure = z.enum(FIGURE_SOURCES).optional();
 
 /** Fields of a step that an option of a school may set anew, none with a default: what a patch leaves out stays. */
 export const STEP_FIELDS = {
@@ -113,6 +121,8 @@ export const StepSchema = z.object({
     .optional(),
   cue: CueSchema.optional(),
   caution: text.optional(),
+  /** Where its figures come from, for a step that was made by rule. */
+  sources: z.object({ minutes: figure, heat: figure, hands: figure, core: figure }).optional(),
 });
 
 export type Hold = z.output<typeof HoldSchema>;

@@ -28,7 +28,7 @@ export function addServing(tasks: readonly TaskInput[], workload: Workload, read
     const least = readyAfter.get(work.id) ?? leastMinutes(task);
     const holds = servingsAfter(work, workload).flatMap(({ hold }) => hold ?? []);
     if (holds.length === 0) continue;
-    for (const { maxMin } of holds) tighten(task, "earliest", demand.by - maxMin - least);
+    for (const { maxMin } of holds) tighten(task, "earliest", Math.ceil(demand.by - maxMin - least - 1e-9));
     if (demand.path === "from-freezer" && !work.shared) tighten(task, "latest", demand.by);
     const siblings = workload.works.filter((w) => w.step.id === work.step.id && w.demands[0] === work.demands[0]).length;
     const cost = Math.round((1000 * Math.max(...holds.map(freshnessOf))) / siblings) / 1000;

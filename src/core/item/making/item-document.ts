@@ -1,0 +1,61 @@
+import { allergensOf } from "../../ingredients/allergen";
+import type { Catalogue } from "../../ingredients/own";
+import type { Answer } from "../../ingredients/kinds";
+import { claimsOf } from "../claims";
+import { isProvisional } from "../gaps";
+import { resolveItem } from "../resolve";
+import type { Step } from "../step";
+import type { Made, MissingFigure } from "./make-item";
+
+const truth: Readonly<Record<Answer, boolean | null>> = { yes: true, no: false, depends: null };
+
+/** The weights that a step takes, for the recipe's own batch. */
+function weightsOf(step: Step, { item }: Made): string | undefined {
+  const lines =
+    step.id === "weigh-dough"
+      ? item.dough.parts.flatMap((part) => part.components)
+      : step.id === "prep-filling"
+        ? item.filling.components
+        : item.finish.filter((entry) => entry.step === step.id).flatMap((entry) => entry.components);
+  if (lines.length === 0) return undefined;
+  return `For ${item.base.pieces}: ${lines.map(({ name, grams }) => `${Math.round(grams * 10) / 10} g ${name}`).join(", ")}.`;
+}
+
+const gapText = ({ about, text, usual, taken }: MissingFigure): string =>
+  [`${about}: ${text}`, usual && `usual ${usual}`, taken && `taken ${taken}`].filter(Boolean).join("; ");
+
+/** A made item as `unisynth-item/1`: the item as a plan takes it, and what was understood. */
+export function itemDocument(made: Made, catalogue: Catalogue) {
+  const { item, family, method, shape, hazard, gaps } = made;
+  const claims = claimsOf(resolveItem(item, {}, "base"), catalogue);
+  const { vegetarian, vegan, halal, kosher } = claims.diets;
+  return {
+    format: "unisynth-item/1" as const,
+    item,
+    family: family.value,
+    method: method.value,
+    shape: shape.value.id,
+    because: { family: family.because, method: method.because, shape: shape.because, filling: made.filling.because },
+    gaps: gaps.map(gapText),
+    provisional: isProvisional(item) || claims.unknown.length > 0,
+    diets: {
+      vegetarian: truth[vegetarian.answer],
+      vegan: truth[vegan.answer],
+      halal: truth[halal.answer],
+      kosher: truth[kosher.answer],
+    },
+    allergens: allergensOf(claims.contains.flatMap(({ tags }) => tags)),
+    mayContain: allergensOf(claims.may.flatMap(({ tags }) => tags)),
+    hazard: hazard ?? claims.hazard,
+    steps: item.steps.map((step) => ({
+      id: step.id,
+      kind: step.kind,
+      text: [step.do, weightsOf(step, made)].filter(Boolean).join(" "),
+      ...(step.rest ? { rest: step.rest } : { time: step.time }),
+      ...(step.coreC !== undefined && { coreC: step.coreC }),
+      ...(step.cue && { cue: step.cue }),
+      ...(step.caution && { caution: step.caution }),
+      source: step.sources ?? {},
+    })),
+  };
+}

@@ -1,0 +1,40 @@
+import type { Hazard } from "../../ingredients/kinds";
+import type { MethodRead } from "../paper/method-text";
+import type { Component } from "../schema";
+import type { Dough, MethodId } from "./doughs";
+import type { Filling } from "./fillings";
+import type { Method } from "./methods";
+import type { Shape } from "./shapes";
+
+/** Everything from which an item's steps follow. */
+export interface Making {
+  readonly dough: Dough;
+  readonly method: Method;
+  readonly shape: Shape;
+  readonly filling: Filling;
+  /** What is raw in the filling when it is wrapped decides the core; null where nothing asks for one. */
+  readonly hazard: Hazard | null;
+  readonly isRaw: boolean;
+  readonly lines: {
+    readonly dough: readonly Component[];
+    readonly filling: readonly Component[];
+    readonly finish: readonly Component[];
+  };
+  readonly pieces: number;
+  /** One piece, g. */
+  readonly piece: { readonly doughG: number; readonly fillingG: number };
+  /** Bought ready: the dough, or whole frozen pieces. */
+  readonly bought?: "dough" | "pieces";
+  /** Active dry yeast is woken first. */
+  readonly blooms: boolean;
+  /** A part of the flour is cooked to a paste first. */
+  readonly paste: boolean;
+  readonly coldStart: boolean;
+  /** The filling is roasted in the oven, °C. */
+  readonly roastC?: number;
+  /** What the recipe says of each stage. */
+  readonly says: MethodRead;
+}
+
+/** Whether a method is the oven's. */
+export const isBaked = (method: MethodId): boolean => ["tray", "dish", "blind", "tin"].includes(method);

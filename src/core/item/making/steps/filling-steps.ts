@@ -1,0 +1,192 @@
+import { sum } from "../../../shared/rounding";
+import { FRIDGE_HOURS, OUT_OF_COLD_MIN } from "../../../tables/keeping";
+import { REHEAT_CORE_C } from "../fillings";
+import { PREP_SEC_PER_100_G } from "../hands";
+import type { Making } from "../making";
+import { byHand, listed, middleOf, restAs, text, waiting, type StepInput } from "./step-input";
+
+const COOL = { min: 25, target: 40, max: 120 } as const;
+const CHILL = { min: 45, target: 60, max: 2880 } as const;
+const SHELF = 0.5;
+/** Long on the hob: looked at so often, min. */
+const GLANCE_MIN = 45;
+
+/** Spices and bones that are taken out again before the filling is used. */
+const COUNTED =
+  /bay lea|cinnamon stick|star anise|cardamom pod|whole clove|^cloves$|peppercorn|bouquet|bone|sprig|lemongrass|kaffir/i;
+
+/** Minutes of cutting for one piece, s: a part of what goes in is cut, and not all of it. */
+function prepSeconds(making: Making): number {
+  const grams = sum(making.lines.filling.map((line) => line.grams));
+  return Math.min(90, Math.round((grams / 100 / Math.max(1, making.pieces)) * PREP_SEC_PER_100_G * 0.5));
+}
+
+/** From cutting to a filling that is cold enough to be wrapped. */
+export function fillingSteps(making: Making): StepInput[] {
+  const { filling, lines, says } = making;
+  if (lines.filling.length === 0) return [];
+  const names = listed(lines.filling.map(({ name }) => name));
+  const keeps = FRIDGE_HOURS[filling.fridge] ?? 24;
+  const steps: StepInput[] = [
+    byHand(
+      {
+        id: "prep-filling",
+        kind: "weigh",
+        part: "filling",
+        do: text(
+          `Weigh and cut for the filling: ${names}.`,
+          filling.tasteNot && "Raw: a board and a knife of its own, hands washed.",
+        ),
+        equipment: [{ id: "worktop" }, { id: "scale" }],
+        ahead: { hours: Math.min(12, keeps), where: "fridge" },
+        sources: { hands: "table" },
+      },
+      { fixedMin: 3 + lines.filling.length / 2, secPerPiece: prepSeconds(making) },
+    ),
+  ];
+  let last = "prep-filling";
+  const then = (step: StepInput, maxGapMin?: number) => {
+    steps.push({ ...step, after: [{ step: last, ...(maxGapMin !== undefined && { maxGapMin }) }] });
+    last = step.id;
+  };
+  if (filling.cookMin) {
+    cooking(making).forEach((step) => then(step, step.id === "cool-filling" ? 15 : undefined));
+  }
+  if (filling.mixMin !== undefined)
+    then(
+      byHand(
+        {
+          id: "mix-filling",
+          kind: "mix",
+          part: "filling",
+          do: text(
+            filling.tasteNot
+              ? "Mix it cold. Taste none of it raw: fry a little, taste that."
+              : filling.set?.where === "room"
+                ? "Mix with the salt."
+                : "Mix it; season it now.",
+          ),
+          equipment: [{ id: "bowl" }],
+          cue: { early: filling.cue.early, see: filling.cue.right, late: filling.cue.late },
+          ...(filling.tasteNot && { caution: COLD_CAUTION }),
+          sources: { minutes: "filling" },
+        },
+        { fixedMin: filling.mixMin, secPerPiece: 2 },
+      ),
+    );
+  const set = setting(making, keeps);
+  if (set) then(set);
+  if (filling.set?.where === "room")
+    then(
+      byHand(
+        {
+          id: "squeeze-filling",
+          kind: "mix",
+          part: "filling",
+          do: "Squeeze it well; the rest of the seasoning goes in now.",
+          equipment: [{ id: "bowl" }],
+          sources: { minutes: "filling" },
+        },
+        { fixedMin: 4, secPerPiece: 1 },
+      ),
+    );
+  // What nothing waits for keeps in the fridge as long as its kind does.
+  const end = steps.at(-1)!;
+  if (!end.ahead) end.ahead = { hours: filling.tasteNot ? Math.min(12, keeps) : keeps, where: "fridge" };
+  void says;
+  return steps;
+}
+
+const COLD_CAUTION = `Raw: out of the cold for ${OUT_OF_COLD_MIN / 60} h in all at the most, mixing, shaping and waiting together; usual guidance, local rules first.`;
+
+function cooking(making: Making): StepInput[] {
+  const { filling, lines, says } = making;
+  const said = says.fillingCook?.length;
+  const [, usual, most] = filling.cookMin!;
+  const minutes = said && !said.night ? Math.min(600, Math.max(middleOf(said), 3)) : usual;
+  const counted = lines.filling.filter(({ name }) => COUNTED.test(name)).map(({ name }) => name);
+  const meat = filling.fridge === "cooked-meat-filling";
+  const stirred = filling.stirred === true;
+  const glances = Array.from({ length: Math.max(0, Math.floor((minutes - 5) / GLANCE_MIN)) }, (_, k) => ({
+    fromMin: (k + 1) * GLANCE_MIN,
+    minutes: 1,
+  }));
+  const cook: StepInput = {
+    id: "cook-filling",
+    kind: "cook-filling",
+    part: "filling",
+    path: ["fresh", "freezer"],
+    lot: "batch",
+    attention: stirred ? "hands-on" : "glance",
+    hands: stirred ? 1 : 0,
+    time: { fixedMin: minutes, secPerPiece: 0 },
+    ...(!stirred && {
+      tend: [
+        { fromMin: 0, minutes: Math.min(5, Math.max(1, Math.floor(minutes / 3))) },
+        ...(minutes <= GLANCE_MIN && minutes > 14 ? [{ fromMin: Math.floor(minutes / 2), minutes: 2 }] : glances),
+        { fromMin: -2, minutes: 2 },
+      ],
+    }),
+    equipment: making.roastC !== undefined ? [{ id: "oven", settingC: making.roastC }] : [{ id: "hob" }, { id: "pot" }],
+    do: text(
+      making.roastC !== undefined
+        ? "Roast the filling."
+        : `Cook the filling: ${listed(lines.filling.filter(({ cook: hot }) => hot !== false).map(({ name }) => name))}.`,
+      said && `The recipe: ${says.fillingCook!.text}`,
+      counted.length > 0 && `Count in: ${listed(counted)}; count them out again before it is wrapped.`,
+      "Does liquid run on a tilted spoon? Then a few minutes more.",
+    ),
+    cue: { early: filling.cue.early, see: filling.cue.right, late: filling.cue.late },
+    ...(meat && { coreC: REHEAT_CORE_C }),
+    sources: { minutes: said ? "recipe" : "filling", ...(meat && { core: "table" as const }) },
+  };
+  void most;
+  return [
+    cook,
+    waiting(
+      {
+        id: "cool-filling",
+        kind: "cool-filling",
+        part: "filling",
+        do: "Spread it 10 mm deep on a cold dish; it cools quickly only so.",
+        equipment: [{ id: "dish" }],
+        ...(meat && {
+          caution: "At 21 °C within 2 h, at 5 °C within 6 h: usual guidance, local rules first. A deep pot does neither.",
+        }),
+        ahead: { hours: meat ? 1 : (FRIDGE_HOURS[filling.fridge] ?? 24), where: meat ? "room" : "fridge" },
+        cue: { early: "Steam rises.", see: "No warmer than the hand." },
+        sources: { minutes: "filling" },
+      },
+      { ...COOL, atC: 21, where: "room" },
+    ),
+  ];
+}
+
+/** The last wait of a filling: it sets, or it gets as cold as its dough wants it. */
+function setting(making: Making, keepsHours: number): StepInput | undefined {
+  const { filling, dough, says } = making;
+  const atMost = Math.min(dough.fillMaxC, filling.atMostC ?? Infinity);
+  const own = filling.set;
+  const needsCold = own === undefined && filling.cookMin !== undefined && atMost <= 20;
+  if (!own && !needsCold) return undefined;
+  const cold = own ? own.where === "fridge" : true;
+  const base = own ? { min: own.min, target: own.target, max: own.max } : { ...CHILL };
+  const { rest, from } = restAs(
+    { ...base, atC: cold ? 4 : 21, where: cold ? "fridge" : "room" },
+    says.fillingSet?.length ?? (cold && own ? undefined : undefined),
+  );
+  const max = cold ? Math.max(rest.max, Math.min(keepsHours * 60, 2880)) : rest.max;
+  return waiting(
+    {
+      id: "set-filling",
+      kind: "chill",
+      part: "filling",
+      do: text(cold ? `Into the fridge until it is at ${Math.round(atMost)} °C.` : "Let it stand.", own?.why),
+      equipment: cold ? [{ id: "fridge-shelf", amount: SHELF }] : [{ id: "bowl" }],
+      ...(cold && { ahead: { hours: keepsHours, where: "fridge" } }),
+      cue: { early: "Soft, it runs.", see: cold ? `Firm, ${Math.round(atMost)} °C and less.` : filling.cue.right },
+      sources: { minutes: from === "recipe" ? "recipe" : own ? "filling" : "family" },
+    },
+    { ...rest, max },
+  );
+}

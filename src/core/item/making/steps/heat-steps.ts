@@ -1,0 +1,276 @@
+import { CORE_C } from "../fillings";
+import { OPERATIONS } from "../hands";
+import { isBaked, type Making } from "../making";
+import { BLIND, DISH, holdMin, LIDDED_TIN, PAN_AROUND, referenceHeat, STEAM_SETTLE } from "../methods";
+import { byHand, middleOf, text, waiting, type StepInput } from "./step-input";
+
+/** How hot and how long, and what says so. */
+export interface HeatFigures {
+  readonly minutes: number;
+  readonly settingC: number;
+  readonly minutesFrom: "recipe" | "method";
+  readonly heatFrom: "recipe" | "method";
+  /** Usual settings, °C, and minutes. */
+  readonly usualC: readonly [number, number];
+  readonly usualMin: readonly [number, number];
+}
+
+/** Nothing is heated for less, or for longer at once, min. */
+const LEAST_MIN = 1;
+const MOST_MIN = 240;
+
+/** Minutes and setting: the recipe's own, else the method's for a piece of this weight. */
+export function heatFigures(making: Making): HeatFigures {
+  const { method, dough, piece, says, isRaw, shape } = making;
+  const reference = referenceHeat(method.id, dough.id);
+  const grams = piece.doughG + piece.fillingG;
+  const weight = reference.pieceG > 0 && grams > 0 ? Math.sqrt(Math.min(2.5, Math.max(0.4, grams / reference.pieceG))) : 1;
+  const dish = shape.id === "double-dish" ? DISH.double : shape.id === "lattice-dish" ? DISH.lattice : DISH.lid;
+  const plain =
+    method.id === "dish"
+      ? dish.min
+      : shape.id === "tartlet-lidded" || shape.id === "tartlet-lattice"
+        ? LIDDED_TIN.min
+        : reference.min * weight;
+  const usual = plain * (isRaw && method.id !== "dish" ? method.rawFactor : 1) + (method.id === "pan" ? around(making) : 0);
+  const said = says.heat?.length;
+  const minutes = said && !said.night ? middleOf(said) + (method.id === "pan" && middleOf(said) < 8 ? around(making) : 0) : usual;
+  const settingC =
+    method.id === "steam" ? 100 : (says.heat?.celsius ?? (method.id === "dish" ? dish.settingC : reference.settingC));
+  return {
+    minutes: Math.round(Math.min(MOST_MIN, Math.max(LEAST_MIN, minutes)) * 2) / 2,
+    settingC,
+    minutesFrom: said && !said.night ? "recipe" : "method",
+    heatFrom: says.heat?.celsius !== undefined && method.id !== "steam" ? "recipe" : "method",
+    usualC: [reference.fromC, reference.toC],
+    usualMin: [Math.round(usual * 0.75), Math.round(usual * 1.25)],
+  };
+}
+
+const around = ({ coldStart }: Making): number =>
+  PAN_AROUND.beforeMin + PAN_AROUND.afterMin + (coldStart ? PAN_AROUND.coldStartMin : 0);
+
+const CORE_TEXT =
+  "Measure the core of the two largest pieces of each load, one of each tray, from the side into the filling; short of it: 2 min more and again. Time alone never says that it is safe.";
+
+/** What a step of heat says and takes, for fresh pieces or from the freezer. */
+export function heatStep(making: Making, id: string, figures: HeatFigures, extra: Partial<StepInput>): StepInput {
+  const { method, hazard } = making;
+  const { minutes, settingC } = figures;
+  const coreC = hazard ? CORE_C[hazard] : undefined;
+  const cue = { early: method.early, see: method.right, late: method.late };
+  const base = {
+    id,
+    part: "piece" as const,
+    lot: "load" as const,
+    cue,
+    caution: method.caution,
+    ...(coreC !== undefined && { coreC }),
+    sources: { minutes: figures.minutesFrom, heat: figures.heatFrom, ...(coreC !== undefined && { core: "table" as const }) },
+  };
+  const said = making.says.heat?.text;
+  const core = coreC !== undefined ? CORE_TEXT : undefined;
+  const path: StepInput["path"] = ["fresh"];
+  if (method.id === "fry")
+    return byHand(
+      {
+        path,
+        ...base,
+        kind: "fry",
+        do: text(`Fry at ${settingC} °C, turning once, one load at a time.`, said, core),
+        equipment: [{ id: "fryer", settingC, recoveryMin: 2 }],
+        ...extra,
+      },
+      { fixedMin: minutes, secPerPiece: 0 },
+    );
+  const glance = (
+    tend: NonNullable<StepInput["tend"]>,
+    equipment: NonNullable<StepInput["equipment"]>,
+    say: string,
+  ): StepInput => ({
+    path,
+    ...base,
+    kind: method.kind,
+    attention: "glance",
+    hands: 0,
+    time: { fixedMin: minutes, secPerPiece: 0 },
+    tend,
+    equipment: [...equipment, ...(coreC !== undefined ? [{ id: "probe" }] : [])],
+    do: text(say, said, core),
+    ...extra,
+  });
+  const end = { fromMin: -(coreC !== undefined ? 2 : 1), minutes: coreC !== undefined ? 2 : 1 };
+  switch (method.id) {
+    case "steam":
+      return glance(
+        [{ fromMin: 0, minutes: 2 }, end],
+        [{ id: "steamer", settingC: 100 }, { id: "hob" }],
+        "Steam over full steam, the water dosed for the minutes; the lid stays shut.",
+      );
+    case "pan":
+      return glance(
+        minutes >= 6
+          ? [
+              { fromMin: 0, minutes: 3 },
+              { fromMin: 3, minutes: 1 },
+              { ...end, fromMin: -2, minutes: 2 },
+            ]
+          : [{ fromMin: 0, minutes: 2 }, end],
+        [{ id: "lidded-pan", settingC: 200 }, { id: "hob" }],
+        making.coldStart
+          ? "Oil, pieces and water in the cold pan, the lid on; boil, steam, then lid off until it crackles."
+          : "Oil, pieces flat side down until the base is gold; heat off, the measured water, the lid as a shield; steam; lid off until it crackles.",
+      );
+    case "dry":
+      return byHand(
+        {
+          path,
+          ...base,
+          kind: "pan-fry",
+          do: text("Turn when the underside has freckles; the edges last.", said, core),
+          equipment: [{ id: "lidded-pan", settingC }, { id: "hob" }],
+          ...extra,
+        },
+        { fixedMin: minutes, secPerPiece: 0 },
+      );
+    default:
+      return glance(
+        [{ fromMin: 0, minutes: 1 }, ...(minutes > 12 ? [{ fromMin: Math.floor(minutes * 0.6), minutes: 1 }] : []), end],
+        [{ id: "oven", settingC }, { id: "tray" }],
+        `Bake at ${settingC} °C${minutes > 12 ? ", the trays changed about after six tenths of the time" : ""}; look at the base as well.`,
+      );
+  }
+}
+
+/** Weights in, weights out, dried: a case before its filling. */
+export const blindSteps = (making: Making, after: string): StepInput[] => [
+  {
+    id: "blind-bake",
+    kind: "blind-bake",
+    part: "piece",
+    path: ["fresh", "freezer"],
+    lot: "load",
+    attention: "glance",
+    hands: 0,
+    time: { fixedMin: BLIND.weightsMin + BLIND.dryMin, secPerPiece: 0 },
+    tend: [
+      { fromMin: 0, minutes: 1 },
+      { fromMin: BLIND.weightsMin, minutes: BLIND.handsMin },
+      { fromMin: -1, minutes: 1 },
+    ],
+    equipment: [{ id: "oven", settingC: making.says.blind?.celsius ?? BLIND.settingC }, { id: "tray" }],
+    do: text(`Paper and weights in; out after ${BLIND.weightsMin} min, then dry.`, making.says.blind?.text),
+    after: [{ step: after }],
+    cue: { early: "Grey, damp.", see: "Dry, sandy, pale gold.", late: "Brown." },
+    caution: "Weights are scalding; rice that was a weight stays a weight.",
+    sources: { minutes: "method", heat: making.says.blind?.celsius !== undefined ? "recipe" : "method" },
+  },
+];
+
+const DRAIN = { min: 2, target: 3, max: 20 } as const;
+
+/** From the heat to the table. @returns the steps, and the one after which pieces are finished */
+export function servingSteps(making: Making, heat: string, paths: StepInput["path"]): { steps: StepInput[]; finished: string } {
+  const { method, dough, shape, piece } = making;
+  const grams = piece.doughG + piece.fillingG;
+  const hold = holdMin(method.id, dough.id);
+  const eatAfter = method.id === "tray" ? (grams <= 60 ? 8 : grams <= 130 ? 12 : 15) : method.eatAfterMin;
+  const steps: StepInput[] = [];
+  let finished = heat;
+  if (method.id === "steam") {
+    steps.push(
+      waiting(
+        {
+          id: "settle",
+          kind: "cool",
+          part: "piece",
+          lot: "load",
+          path: paths,
+          do: "Heat off, the lid shut; it falls in when it is opened at once.",
+          equipment: [{ id: "steamer", settingC: 100 }],
+          after: [{ step: heat, maxGapMin: 0 }],
+          sources: { minutes: "method" },
+        },
+        { min: STEAM_SETTLE.min, target: STEAM_SETTLE.min, max: STEAM_SETTLE.max, atC: 60, where: "steamer" },
+      ),
+    );
+    finished = "settle";
+  } else if (method.id === "fry") {
+    steps.push(
+      waiting(
+        {
+          id: "drain",
+          kind: "cool",
+          part: "piece",
+          lot: "load",
+          path: paths,
+          do: "Drain on a rack.",
+          equipment: [{ id: "rack", amount: 0.25 }],
+          after: [{ step: heat, maxGapMin: 0 }],
+          sources: { minutes: "method" },
+        },
+        { ...DRAIN, max: Math.max(DRAIN.max, hold), atC: 22, where: "room" },
+      ),
+    );
+    finished = "drain";
+  } else if (isBaked(method.id)) {
+    steps.push(
+      waiting(
+        {
+          id: "cool",
+          kind: "cool",
+          part: "piece",
+          lot: "tray",
+          path: paths,
+          do:
+            shape.foot.of === "dish"
+              ? "Let it stand: it is scalding inside."
+              : shape.foot.of === "tin"
+                ? "Let them stand in the tins, then turn them out on a rack."
+                : "On a rack.",
+          equipment: shape.foot.of === "dish" ? [] : [{ id: "rack" }],
+          after: [{ step: heat, maxGapMin: 5 }],
+          sources: { minutes: "method" },
+        },
+        { min: eatAfter, target: Math.round(eatAfter * 1.4), max: Math.max(240, hold), atC: 21, where: "room" },
+      ),
+    );
+    finished = "cool";
+  }
+  if (making.bought !== "pieces" && (shape.id === "filled-after" || method.id === "blind") && shape.id === "filled-after") {
+    steps.push(
+      byHand(
+        {
+          id: "fill",
+          kind: "fill",
+          part: "piece",
+          path: paths,
+          do: text(shape.how, `${Math.round(piece.fillingG)} g each.`),
+          equipment: [{ id: "worktop" }, { id: "piping-bag" }],
+          after: [{ step: finished, minGapMin: 20 }],
+          sources: { hands: "shape" },
+        },
+        { fixedMin: 2, secPerPiece: shape.seconds },
+      ),
+    );
+    finished = "fill";
+  }
+  steps.push(
+    byHand(
+      {
+        id: "serve",
+        kind: "serve",
+        part: "piece",
+        path: ["fresh"],
+        lot: method.id === "pan" || method.id === "dry" ? "load" : "batch",
+        do: `Serve ${method.best}; the filling is hotter than the crust, longer so for children.`,
+        equipment: method.id === "steam" ? [] : [{ id: "board" }],
+        after: [{ step: finished, ...(method.id === "steam" && { maxGapMin: hold }) }],
+        hold: { best: method.best, maxMin: hold, how: "" },
+        sources: { minutes: "method" },
+      },
+      OPERATIONS.serve,
+    ),
+  );
+  return { steps, finished };
+}

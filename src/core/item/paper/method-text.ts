@@ -1,0 +1,185 @@
+import { readOvenTemperature } from "../../quantities/oven-text";
+import { lengthsIn, type Length } from "./times";
+import { VERBS, type Verb } from "./words";
+
+/** What a recipe's own words say of a stage: how long, how hot, in which sentence. */
+export interface Said {
+  readonly text: string;
+  readonly length?: Length;
+  /** °C of a fan oven, or of the oil. */
+  readonly celsius?: number;
+}
+
+/** The stages that a method names, each with its first mention that says the most. */
+export interface MethodRead {
+  readonly verbs: ReadonlySet<Verb>;
+  /** Something is cooked before the pieces are formed. */
+  readonly cooksFilling: boolean;
+  readonly knead?: Said;
+  /** Before the pieces are formed, and after. */
+  readonly firstRest?: Said;
+  readonly formedRest?: Said;
+  readonly fillingCook?: Said;
+  readonly fillingSet?: Said;
+  readonly heat?: Said;
+  readonly blind?: Said;
+  readonly sentences: readonly string[];
+  /** Sentences in which nothing was recognised. */
+  readonly strange: readonly string[];
+}
+
+const mentions = (sentence: string): Verb[] => (Object.keys(VERBS) as Verb[]).filter((verb) => VERBS[verb].test(sentence));
+
+/** Temperatures in °C or °F in a sentence; gas marks; words for heat. */
+const TEMPERATURE =
+  /\d{2,3}(?:[.,]\d)?\s*(?:-|–|to|bis|à)?\s*\d{0,3}\s*(?:°|º|degrees?|grad|grados|gradi|derece|stopni|graden)\s*[cf]?\b|\b\d{3}\s*[cf]\b|\bgas(?: mark)?\s*[\d¼½]+/iu;
+/** "A moderate oven" and its like, °C of a fan oven. */
+const OVEN_WORDS: readonly (readonly [RegExp, number])[] = [
+  [/very hot oven|sehr heiße[nr]? ofen/iu, 220],
+  [/(?:moderately|fairly) hot oven/iu, 180],
+  [/hot oven|heiße[nr]? ofen|four chaud|horno fuerte/iu, 200],
+  [/(?:moderate|medium) oven|mittlere[rn]? hitze|four moyen|horno (?:medio|moderado)|forno medio/iu, 165],
+  [/(?:low|slow|cool) oven/iu, 130],
+];
+
+function celsiusIn(sentence: string, fanLessC: number | undefined): number | undefined {
+  const match = TEMPERATURE.exec(sentence);
+  if (match) {
+    const read = readOvenTemperature(/fan|umluft|ventil/iu.test(sentence) ? `${match[0]} fan` : match[0], fanLessC);
+    if (read.ok) return Math.round(read.value.fanC);
+  }
+  return OVEN_WORDS.find(([words]) => words.test(sentence))?.[1];
+}
+
+/** °C of oil as it is written: no fan in it. */
+function oilIn(sentence: string): number | undefined {
+  const match = TEMPERATURE.exec(sentence);
+  if (!match) return undefined;
+  const read = readOvenTemperature(match[0], 0);
+  return read.ok && read.value.staticC >= 120 && read.value.staticC <= 215 ? Math.round(read.value.staticC) : undefined;
+}
+
+/** What is said not to be done is not done. */
+const withoutNots = (sentence: string): string =>
+  sentence.replace(/\b(?:do not|don't|never|without|not|nicht|ne pas|no|non)\s+(?:\p{L}+\s+)?\p{L}+/giu, " ");
+
+/** "Let them rise 30 minutes and bake at 180 °C" is said of two stages. */
+function clausesOf(sentence: string): string[] {
+  const heats = [VERBS.bake, VERBS.steam, VERBS.fry, VERBS.dryPan].map((verb) => verb.exec(sentence)?.index ?? Infinity);
+  const rests = [VERBS.rise, VERBS.chill, VERBS.rest, VERBS.cookFilling, VERBS.marinate].map(
+    (verb) => verb.exec(sentence)?.index ?? Infinity,
+  );
+  const heat = Math.min(...heats);
+  const rest = Math.min(...rests);
+  if (!Number.isFinite(heat) || rest >= heat || lengthsIn(sentence.slice(0, heat)).length === 0) return [sentence];
+  const cut = Math.max(sentence.lastIndexOf(",", heat), sentence.lastIndexOf(" and ", heat), sentence.lastIndexOf(";", heat));
+  return cut > rest
+    ? [
+        sentence.slice(0, cut).trim(),
+        sentence
+          .slice(cut)
+          .replace(/^[,;\s]+(?:and\s+|then\s+)*/i, "")
+          .trim(),
+      ]
+    : [sentence];
+}
+
+const longestOf = (lengths: readonly Length[]): Length | undefined => [...lengths].sort((a, b) => b.most - a.most)[0];
+
+/** Whose stage a sentence is: by the words of what is in each part and not in the other. */
+export interface PartWords {
+  readonly dough: readonly string[];
+  readonly filling: readonly string[];
+}
+
+/**
+ * What a recipe's sentences say, stage by stage: a rest before the pieces are formed is the dough's, after it the pieces'; the last
+ * heat is the one that finishes them.
+ */
+export function readMethod(sentences: readonly string[], words: PartWords, fanLessC?: number): MethodRead {
+  const verbs = new Set<Verb>();
+  const strange: string[] = [];
+  const own = (these: readonly string[], others: readonly string[]) =>
+    these
+      .map((word) => word.toLowerCase())
+      .filter((word) => word.length > 2 && !others.some((other) => other.toLowerCase() === word));
+  const inFilling = own(words.filling, words.dough);
+  const inDough = own(words.dough, words.filling);
+  const names = (list: readonly string[], sentence: string) => list.some((word) => sentence.toLowerCase().includes(word));
+  const ofFilling = (sentence: string) =>
+    /filling|stuffing|füllung|farce|garniture|relleno|ripieno|harç|farsz|vulling|isian|餡|馅/iu.test(sentence) ||
+    names(inFilling, sentence);
+  const ofDough = (sentence: string) =>
+    /dough|pastry|rub (?:in|the)|flour|teig|pâte|masa|impasto|hamur|ciasto|deeg|adonan|生地|面团/iu.test(sentence) ||
+    names(inDough, sentence);
+  const read: { -readonly [K in keyof MethodRead]?: MethodRead[K] } = {};
+  type Stage = "knead" | "firstRest" | "formedRest" | "fillingCook" | "fillingSet" | "heat" | "blind";
+  const put = (key: Stage, said: Said, last = false) => {
+    const before = read[key];
+    if (!before || last || (before.length === undefined && said.length !== undefined)) read[key] = { ...before, ...said };
+  };
+  let isFormed = false;
+  let cooksFilling = false;
+  let preheatC: number | undefined;
+  for (const text of sentences.flatMap(clausesOf)) {
+    const done = withoutNots(text);
+    const found = mentions(done);
+    found.forEach((verb) => verbs.add(verb));
+    if (found.length === 0) strange.push(text);
+    const is = (...any: readonly Verb[]) => any.some((verb) => found.includes(verb));
+    const lengths = lengthsIn(text);
+    const say = (length: Length | undefined, celsius?: number): Said => ({
+      text,
+      ...(length && { length }),
+      ...(celsius !== undefined && { celsius }),
+    });
+    const celsius = celsiusIn(text, fanLessC);
+    if (PREHEAT.test(text) && celsius !== undefined) {
+      preheatC = celsius;
+      if (lengths.length === 0) continue;
+    }
+    const filling = ofFilling(text) && !isFormed;
+    const resting =
+      is("rise", "rest", "chill", "marinate") || lengths.some(({ night }) => night) || (is("cool") && !is("cookFilling", "bake"));
+    const perSide = /(?:a|per|each|on each|both) sides?|je seite|par face|por lado|per lato/iu.test(text) ? 2 : 1;
+    const times = (length: Length | undefined): Length | undefined =>
+      length && perSide > 1 ? { ...length, least: length.least * perSide, most: length.most * perSide } : length;
+    if (is("blind")) put("blind", say(longestOf(lengths), celsius));
+    else if (is("fry") && !filling) put("heat", say(times(longestOf(lengths)), oilIn(text)), true);
+    else if (is("bake") && filling && lengths.length > 0) put("fillingCook", say(longestOf(lengths), celsius));
+    else if (is("cookFilling") && resting && lengths.length > 1 && (filling || !ofDough(text))) {
+      addCook(read, say(lengths[0]));
+      put("fillingSet", say(lengths.at(-1)));
+    } else if (is("cookFilling") && !isFormed && lengths.length > 0 && (filling || !ofDough(text)) && !is("steam"))
+      addCook(read, say(longestOf(lengths)));
+    else if (is("steam") || (is("bake") && (celsius !== undefined || lengths.length > 0 || isFormed)))
+      put("heat", say(longestOf(lengths), celsius ?? preheatC), lengths.length > 0 || read.heat === undefined);
+    else if (is("dryPan", "pan") && !filling) put("heat", say(times(longestOf(lengths))), true);
+    else if (resting && lengths.length > 0) {
+      if (ofFilling(text) && !ofDough(text) && !isFormed) put("fillingSet", say(longestOf(lengths)));
+      else put(isFormed ? "formedRest" : "firstRest", say(longestOf(lengths)));
+    } else if (is("knead") && lengths.length > 0) put("knead", say(lengths[0]));
+    else if (read.heat !== undefined && read.heat.length === undefined && isFormed && lengths.length > 0)
+      put("heat", say(longestOf(lengths)));
+    if (is("cookFilling") && !isFormed && (filling || !ofDough(text)) && !is("pan", "steam")) cooksFilling = true;
+    const isPot = /fill (?:a|the) (?:pan|pot|steamer|saucepan)/iu.test(text);
+    if (!isPot && (is("fill") || (is("divide") && /shape|form|rolle? (?:each|into)/iu.test(text)))) isFormed = true;
+    // One sentence may knead and let rise.
+    if (is("knead") && resting && lengths.length > 1) put("knead", say(lengths[0]));
+  }
+  if (read.heat && read.heat.celsius === undefined && preheatC !== undefined && !verbs.has("fry"))
+    read.heat = { ...read.heat, celsius: preheatC };
+  if (!read.heat && preheatC !== undefined) read.heat = { text: "", celsius: preheatC };
+  return { ...read, verbs, cooksFilling: cooksFilling || read.fillingCook !== undefined, sentences, strange };
+}
+
+const PREHEAT =
+  /pre-?heat|vorheizen|préchauff|precalent|preriscald|önceden ısıt|ısıtın|rozgrza[ćj]|nagrza[ćj]|voorverwarm|panaskan oven/iu;
+
+/** Stages of one pot come one after another: their minutes add up. */
+function addCook(read: { fillingCook?: Said }, said: Said): void {
+  const before = read.fillingCook;
+  read.fillingCook = before ? { ...said, text: `${before.text} ${said.text}`, length: sumOf(before.length, said.length) } : said;
+}
+const sumOf = (a: Length | undefined, b: Length | undefined): Length | undefined =>
+  !a || !b ? (a ?? b) : { least: a.least + b.least, most: a.most + b.most, text: `${a.text} and ${b.text}` };

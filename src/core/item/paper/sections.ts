@@ -1,0 +1,161 @@
+import { readLine, type Reading } from "../../ingredients/read-line";
+import { OURS, type Catalogue } from "../../ingredients/own";
+import type { System } from "../../quantities/unit-table";
+import { HEADINGS, VERBS, type Section } from "./words";
+
+/** A recipe in the cook's words, divided: lines that are weighed, by the part that they belong to, and what is done. */
+export interface Paper {
+  readonly dough: readonly Reading[];
+  readonly fillings: readonly { readonly name: string | undefined; readonly lines: readonly Reading[] }[];
+  readonly finish: readonly Reading[];
+  /** Dips and drinks that are served with it. */
+  readonly beside: readonly Reading[];
+  /** Sentences of what is done, in order. */
+  readonly method: readonly string[];
+}
+
+const LONGEST_INGREDIENT = 110;
+/** "1.", "2)", "Step 3:", "-" before a line. */
+const LEAD = /^\s*(?:(?:step|schritt|étape|paso|passo|krok|stap)\s*\d+\s*[:.)-]*|\d{1,2}\s*[.)](?!\d)|[-–•*·▪◦])\s*/iu;
+const ORDINAL = /^\s*(?:(?:step|schritt|étape|paso|passo|krok|stap)\s*\d+|\d{1,2}\s*[.)](?![\d/]))/iu;
+
+/** The sentences of a text: by lines, by what ends a sentence. A point in a number ends none. */
+export const sentencesOf = (text: string): string[] =>
+  text
+    .split(/\r\n|\r|\n|(?<=[.!?。])\s+(?=\p{Lu}|\d)|(?<=。)/u)
+    .map((sentence) => sentence.replace(LEAD, "").trim())
+    .filter((sentence) => sentence !== "");
+
+/** What a heading says, without its colon; undefined where the line is none. */
+function headingOf(line: string): Section | undefined {
+  const bare = line.replace(/^#+\s*|\*\*|__/g, "").trim();
+  const isMarked = /[:：]\s*$/.test(bare) || /^#|^\*\*/.test(line.trim());
+  const words = bare
+    .replace(/[:：]\s*$/, "")
+    .replace(/^(?:for|the|für|pour|para|per|dla|voor|untuk|zum|na)\b\s*(?:the|den|die|das|la|le|les|el|il|lo|het|de)?\s*/iu, "")
+    .trim();
+  if (/\d/.test(words) || words.split(/\s+/).length > (isMarked ? 6 : 3)) return undefined;
+  const order: readonly Section[] = ["method", "beside", "finish", "filling", "dough", "ingredients"];
+  const found = order.find((section) => HEADINGS[section].test(words));
+  if (found === undefined) return undefined;
+  // Without a colon a line is a heading only where it is nothing but one.
+  return isMarked || bare === bare.toUpperCase() || words.split(/\s+/).length <= 2 ? found : undefined;
+}
+
+/** Whether a line tells what is done: a numbered or long sentence, or one that begins with a verb and names no amount. */
+function isDone(line: string, reading: Reading): boolean {
+  if (ORDINAL.test(line) && line.length > 30) return true;
+  if (line.length > LONGEST_INGREDIENT) return true;
+  if (reading.grams !== null || reading.toTaste) return false;
+  const verbs = Object.values(VERBS).some((verb) => verb.test(line));
+  return verbs && (/[.。!]\s*$/.test(line) || line.split(/\s+/).length > 5) && !/^\s*[\d¼½¾⅓⅔]/.test(line);
+}
+
+/**
+ * Divides a recipe into its parts by its headings; without headings by the order in which things stand and by what they are: flour,
+ * yeast and what wets them are a dough.
+ */
+export function readPaper(text: string, system: System, catalogue: Catalogue = OURS): Paper {
+  const dough: Reading[] = [];
+  const finish: Reading[] = [];
+  const beside: Reading[] = [];
+  const fillings: { name: string | undefined; lines: Reading[] }[] = [];
+  const loose: Reading[][] = [[]];
+  const method: string[] = [];
+  let section: Section | "loose" = "loose";
+  for (const raw of text.split(/\r\n|\r|\n/)) {
+    const line = raw.trim();
+    if (line === "") {
+      if (section === "loose" && loose.at(-1)!.length > 0) loose.push([]);
+      continue;
+    }
+    const heading = headingOf(line);
+    if (heading) {
+      section = heading === "ingredients" ? "loose" : heading;
+      if (heading === "filling") fillings.push({ name: nameOf(line), lines: [] });
+      continue;
+    }
+    if (section === "method") {
+      method.push(...sentencesOf(line));
+      continue;
+    }
+    const reading = readLine(line.replace(LEAD, ""), system, catalogue.index);
+    if (isDone(line, reading)) {
+      method.push(...sentencesOf(line));
+      continue;
+    }
+    if (reading.heading) continue;
+    if (section === "dough") dough.push(reading);
+    else if (section === "filling") fillings.at(-1)!.lines.push(reading);
+    else if (section === "finish") finish.push(reading);
+    else if (section === "beside") beside.push(reading);
+    else loose.at(-1)!.push(reading);
+  }
+  const sorted = sortLoose(
+    loose.filter((block) => block.length > 0),
+    dough.length > 0,
+    fillings.some(({ lines }) => lines.length > 0),
+    catalogue,
+  );
+  return {
+    dough: [...dough, ...sorted.dough],
+    fillings: [
+      ...fillings.filter(({ lines }) => lines.length > 0),
+      ...(sorted.filling.length > 0 ? [{ name: undefined, lines: sorted.filling }] : []),
+    ],
+    finish: [...finish, ...sorted.finish],
+    beside,
+    method,
+  };
+}
+
+/** "Mushroom filling:" is called "Mushroom filling"; "For the filling" has no name of its own. */
+function nameOf(line: string): string | undefined {
+  const words = line.replace(/[:：#*]/g, "").trim();
+  return words.split(/\s+/).length > 1 && !/^(?:for|the|für|pour|para|per|dla|voor)\b/iu.test(words)
+    ? words.slice(0, 80)
+    : undefined;
+}
+
+const kindsOf = ({ found }: Reading): ReadonlySet<string> => new Set(found?.main.kinds ?? []);
+const has = (reading: Reading, ...kinds: readonly string[]): boolean => kinds.some((kind) => kindsOf(reading).has(kind));
+const isFlourLine = (reading: Reading): boolean => reading.found?.main.flour === true;
+const raises = (reading: Reading): boolean => has(reading, "yeast", "leavener");
+
+/** Lines under no heading. */
+function sortLoose(
+  blocks: readonly (readonly Reading[])[],
+  hasDough: boolean,
+  hasFilling: boolean,
+  catalogue: Catalogue,
+): { dough: Reading[]; filling: Reading[]; finish: Reading[] } {
+  void catalogue;
+  if (blocks.length === 0) return { dough: [], filling: [], finish: [] };
+  if (hasDough && !hasFilling) return { dough: [], filling: blocks.flat(), finish: [] };
+  if (hasFilling && !hasDough) return { dough: blocks.flat(), filling: [], finish: [] };
+  if (hasDough) return { dough: [], filling: [], finish: blocks.flat() };
+  if (blocks.length > 1) {
+    const at = blocks.findIndex((block) => block.some(isFlourLine));
+    const doughBlock = blocks[Math.max(0, at)];
+    const others = blocks.filter((block) => block !== doughBlock);
+    const last = others.length > 1 && others.at(-1)!.length <= 2 ? others.at(-1)! : [];
+    return { dough: [...doughBlock], filling: others.filter((block) => block !== last).flat(), finish: [...last] };
+  }
+  return oneBlock(blocks[0]);
+}
+
+/** One list of everything: what stands around the flour and makes a dough of it is the dough, the first of each sort. */
+function oneBlock(block: readonly Reading[]): { dough: Reading[]; filling: Reading[]; finish: Reading[] } {
+  const dough = new Set<Reading>();
+  const firstOf = (...kinds: readonly string[]) => {
+    const found = block.find((reading) => !dough.has(reading) && has(reading, ...kinds));
+    if (found) dough.add(found);
+  };
+  block.filter((reading) => isFlourLine(reading) || raises(reading)).forEach((reading) => dough.add(reading));
+  firstOf("water");
+  firstOf("salt");
+  firstOf("butter", "oil", "fat", "plant-fat", "animal-fat");
+  if (![...dough].some((reading) => has(reading, "water"))) firstOf("dairy", "plant-drink");
+  if ([...dough].some(raises)) firstOf("sugar");
+  return { dough: block.filter((one) => dough.has(one)), filling: block.filter((one) => !dough.has(one)), finish: [] };
+}

@@ -1,0 +1,58 @@
+import { readNumber } from "../../shared/typed";
+import { OVERNIGHT, TIME_UNITS } from "./words";
+
+/** A length of time as it was written, min. */
+export interface Length {
+  readonly least: number;
+  readonly most: number;
+  /** As it was written. */
+  readonly text: string;
+  readonly night?: true;
+}
+
+/** "Overnight" as a length, min. */
+const NIGHT = { least: 480, most: 720 } as const;
+const NUMBER = String.raw`(?:\d+(?:[.,]\d+)?\s*[¼½¾⅓⅔]?|[¼½¾⅓⅔]|\d+\s+\d\/\d|\d\/\d|an?|one|two|three|half an?|une?|un|eine[rn]?|zwei|deux|dos|due)`;
+const UNIT = TIME_UNITS.map(([unit]) => unit.source.slice(1, -1)).join("|");
+const LENGTH = new RegExp(
+  String.raw`(?<![\p{L}\d])(${NUMBER})\s*(?:(?:-|–|—|to|bis|à|a|ile|do|tot|or)\s*(${NUMBER})\s*)?(${UNIT})(?!\p{L})(?:\s*(?:and|und|et|y|e|i|en)?\s*(\d+)\s*(?:min|minutes?|minuten|')(?!\p{L}))?`,
+  "giu",
+);
+const WORDS: Readonly<Record<string, number>> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  un: 1,
+  une: 1,
+  ein: 1,
+  eine: 1,
+  einer: 1,
+  einen: 1,
+  two: 2,
+  zwei: 2,
+  deux: 2,
+  dos: 2,
+  due: 2,
+  three: 3,
+  "half a": 0.5,
+  "half an": 0.5,
+};
+
+const figure = (text: string): number => WORDS[text.toLowerCase().replace(/\s+/g, " ")] ?? readNumber(text.trim()) ?? NaN;
+const factorOf = (unit: string): number => TIME_UNITS.find(([pattern]) => pattern.test(unit))?.[1] ?? NaN;
+
+/** The lengths of time that a sentence names, in their order; "overnight" is one of them. Lengths of seconds and of days over a week are none. */
+export function lengthsIn(sentence: string): Length[] {
+  const found: (Length & { readonly at: number })[] = [];
+  for (const match of sentence.matchAll(LENGTH)) {
+    const [text, first, second, unit, minutes] = match;
+    const factor = factorOf(unit);
+    const least = figure(first) * factor + (minutes ? Number(minutes) : 0);
+    const most = second === undefined ? least : figure(second) * factor;
+    if (!(least > 0) || !(most >= least) || most > 10080) continue;
+    found.push({ least, most, text: text.trim(), at: match.index });
+  }
+  const night = OVERNIGHT.exec(sentence);
+  if (night) found.push({ ...NIGHT, text: night[0], night: true, at: night.index });
+  return found.sort((a, b) => a.at - b.at).map(({ at: _at, ...length }) => length);
+}
