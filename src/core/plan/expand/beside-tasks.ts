@@ -40,7 +40,7 @@ export function besideTasks(amounts: readonly BesideAmount[], kitchen: Kitchen, 
     if (total <= 0) continue;
     const item = besideItem(of.id);
     const by = byOf(of.wave);
-    const keeps = Math.max(of.coolMin, of.keepsH === undefined ? FRESH_MIN : of.keepsH * 60);
+    const keeps = Math.floor(Math.max(of.coolMin, of.keepsH === undefined ? FRESH_MIN : of.keepsH * 60));
     const add = (task: TaskInput, job: "prepare" | "cook" | "wait", amount: number): TaskInput => {
       tasks.push(task);
       info.set(task.id, {
