@@ -38,8 +38,11 @@ async function recipe(page: Page, name: string, filling: string): Promise<void> 
     .getByRole("textbox", { name: "Dough", exact: true })
     .fill("300 g wheat flour\n150 g butter, cold\n5 g salt\n100 g water, cold");
   await page.getByRole("textbox", { name: "Filling", exact: true }).fill(filling);
-  await page.getByRole("textbox", { name: "Oven", exact: true }).fill("190 °C");
-  await page.getByLabel("Minutes in the oven").fill("25");
+  await page
+    .getByLabel("What is done")
+    .fill(
+      "Chill the dough 30 minutes.\nCook the filling 15 minutes, cool.\nRoll out, fill, fold over.\nBake at 190 °C for 25 minutes.",
+    );
   await page.getByRole("button", { name: "Keep this item" }).click();
   await expect(page.getByLabel("Name of the item")).toHaveValue(name);
 }

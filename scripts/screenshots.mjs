@@ -54,12 +54,10 @@ const SHOTS = [
       await page.getByRole("textbox", { name: "Name", exact: true }).fill("Corner hand pies");
       await page.getByLabel("Pieces it makes").fill("12");
       await page
-        .getByRole("textbox", { name: "Dough", exact: true })
-        .fill("2½ cups all-purpose flour\n1 cup cold butter\n1/2 tsp salt\n6-8 tbsp ice water");
-      await page
-        .getByRole("textbox", { name: "Filling", exact: true })
-        .fill("3 medium onions, sliced\n1½ cups grated cheddar\na handful of nettles\npepper to taste");
-      await page.getByRole("textbox", { name: "Oven", exact: true }).fill("375 F");
+        .getByLabel("All of it")
+        .fill(
+          "Dough\n2½ cups all-purpose flour\n1 cup cold butter\n1/2 tsp salt\n6-8 tbsp ice water\nFilling\n3 medium onions, sliced\n1½ cups grated cheddar\na handful of nettles\nMethod\nChill the dough for an hour.\nCook the onions for 15 minutes and let them cool.\nRoll out, fill, fold over and crimp. Bake at 375 °F.",
+        );
     },
   ],
   [

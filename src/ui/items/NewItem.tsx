@@ -1,254 +1,277 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import MenuItem from "@mui/material/MenuItem";
 import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
-import { familyOf } from "@/core/item/families";
-import { fromLines, itemFromRecipe, readLines, type Guessed, type RecipeForm } from "@/core/item/recipe";
+import { claimsOf } from "@/core/item/claims";
+import { claimsLine } from "@/core/item/claims-text";
+import type { MethodId } from "@/core/item/making/doughs";
+import type { FillingId } from "@/core/item/making/fillings";
+import { makeItem } from "@/core/item/making/make-item";
+import { RecipeInputSchema } from "@/core/item/making/recipe-input";
+import { readPaper } from "@/core/item/paper/sections";
+import { resolveItem } from "@/core/item/resolve";
 import type { Item } from "@/core/item/schema";
-import { readOvenTemperature, type OvenRead } from "@/core/quantities/oven-text";
 import { piecesText } from "@/core/plan/task-text";
+import type { System } from "@/core/quantities/unit-table";
 import { issueText } from "@/core/shared/issue-text";
 import type { Result } from "@/core/shared/issue";
+import { parseWith } from "@/core/shared/parse";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { Banner } from "../kit/Banner";
+import { CupsSelect } from "../kit/CupsSelect";
+import { Main } from "../kit/Main";
 import { NumberField } from "../kit/NumberField";
 import { TopBar } from "../kit/TopBar";
 import { useAttempt } from "../kit/use-attempt";
-import { CupsSelect } from "../kit/CupsSelect";
 import { useDisplay } from "../kit/use-display";
-import { Main } from "../kit/Main";
 import { COLOUR } from "../theme/tokens";
-import { claimsOf } from "@/core/item/claims";
-import { isProvisional } from "@/core/item/gaps";
-import { resolveItem } from "@/core/item/resolve";
-import { useCatalogue } from "../ingredients/CatalogueProvider";
-import { claimsLine } from "@/core/item/claims-text";
+import { HowItIsMade, type Chosen } from "./HowItIsMade";
+import { MadeSteps } from "./MadeSteps";
 import { PasteLines } from "./PasteLines";
 
-const EMPTY: Omit<RecipeForm, "system"> = { name: "", pieces: NaN, dough: "", filling: "", temperature: "", minutes: NaN };
+interface Form {
+  readonly name: string;
+  readonly makes: number | undefined;
+  /** All of it, as it was pasted. */
+  readonly whole: string;
+  readonly dough: string;
+  readonly fillings: readonly { readonly name: string | undefined; readonly text: string }[];
+  readonly finish: string;
+  readonly method: string;
+}
+const EMPTY: Form = {
+  name: "",
+  makes: undefined,
+  whole: "",
+  dough: "",
+  fillings: [{ name: undefined, text: "" }],
+  finish: "",
+  method: "",
+};
+
+const textOf = (lines: readonly { readonly text: string }[]): string => lines.map(({ text }) => text).join("\n");
 
 interface Props {
   readonly items: readonly Item[];
   readonly create: (item: Item) => Promise<Result<{ id: string }>>;
 }
 
-/** A recipe from paper, typed as it stands there; the grams, the pieces and the steps fall out beside it. */
+/** A recipe from paper, pasted or typed whole; its parts, what kind of thing it is and the steps fall out of it. */
 export function NewItem({ items, create }: Props) {
   const router = useRouter();
-  const { display, heat } = useDisplay();
-  const [measures, setMeasures] = useState<RecipeForm["system"]>();
-  const system = measures ?? display.system;
+  const { display } = useDisplay();
   const { catalogue } = useCatalogue();
+  const [measures, setMeasures] = useState<System>();
+  const system = measures ?? display.system;
   const [form, setForm] = useState(EMPTY);
-  const [likeId, setLikeId] = useState(items[0]?.id ?? "");
+  const [chosen, setChosen] = useState<Chosen>({});
   const [asked, setAsked] = useState(false);
-  const like = items.find((item) => item.id === likeId) ?? items[0];
-  const made = useMemo(
+  const { attempt, told } = useAttempt();
+  const set = (edit: Partial<Form>) => setForm((now) => ({ ...now, ...edit }));
+  const divide = (whole: string) => {
+    const paper = readPaper(whole, system, catalogue);
+    const [first, ...others] = paper.fillings;
+    set({
+      whole,
+      dough: textOf(paper.dough),
+      fillings: [
+        { name: first?.name, text: textOf(first?.lines ?? []) },
+        ...others.map(({ name, lines }) => ({ name, text: textOf(lines) })),
+      ],
+      finish: textOf(paper.finish),
+      method: paper.method.join("\n"),
+    });
+  };
+  const recipe = useMemo(
     () =>
-      like
-        ? itemFromRecipe(
-            { ...form, system, fanLessC: display.fanLessC },
-            like,
-            items.map((item) => item.id),
-            catalogue,
-          )
-        : undefined,
-    [form, system, like, items, catalogue, display.fanLessC],
+      parseWith(RecipeInputSchema, {
+        name: form.name,
+        ...(form.makes !== undefined && { makes: form.makes }),
+        dough: form.dough,
+        fillings: form.fillings.filter(({ text }) => text.trim() !== "").map(({ name, text }) => ({ name, lines: text })),
+        finish: form.finish,
+        method: form.method,
+        measures: system,
+        ...(chosen.family && { family: chosen.family }),
+        ...(chosen.shape && { shape: chosen.shape }),
+      }),
+    [form, system, chosen],
   );
-  const issues = made && !made.ok ? made.issues : [];
+  const made = useMemo(() => {
+    // What it is made of is seen before it has a name.
+    const input = recipe.ok ? recipe : parseWith(RecipeInputSchema, { name: "it", dough: form.dough });
+    if (!recipe.ok && form.name.trim() !== "") return recipe;
+    if (!input.ok) return input;
+    return makeItem(
+      recipe.ok
+        ? recipe.value
+        : {
+            ...input.value,
+            fillings: form.fillings.filter(({ text }) => text.trim() !== "").map(({ name, text }) => ({ name, lines: text })),
+            finish: form.finish,
+            method: form.method,
+            measures: system,
+          },
+      {
+        taken: items.map((item) => item.id),
+        catalogue,
+        fanLessC: display.fanLessC,
+        ...(chosen.method && { method: chosen.method as MethodId }),
+        ...(chosen.filling && { filling: chosen.filling as FillingId }),
+      },
+    );
+  }, [recipe, form, items, catalogue, display.fanLessC, chosen, system]);
+  const issues = [...(recipe.ok ? [] : recipe.issues), ...(recipe.ok && !made.ok ? made.issues : [])];
   const errorOf = (field: string, name: string) => {
-    const issue = asked ? issues.find((i) => i.path[0] === field) : undefined;
+    const issue = asked ? issues.find(({ path }) => path[0] === field) : undefined;
     return issue && issueText(issue, name);
   };
-  const set = (edit: Partial<typeof EMPTY>) => {
-    setForm((now) => ({ ...now, ...edit }));
-  };
-  const oven = form.temperature.trim() ? readOvenTemperature(form.temperature, display.fanLessC) : undefined;
-  const bakes = like?.steps.some((step) => step.kind === "bake");
-  const family = useMemo(() => {
-    if (!like) return undefined;
-    const dough = fromLines(
-      readLines(form.dough, system, catalogue),
-      "dough",
-      { components: [], gaps: [] },
-      catalogue,
-    ).components;
-    return familyOf({ ...like, dough: { ...like.dough, parts: [{ id: "dough", name: "Dough", components: dough }] } }, catalogue);
-  }, [form.dough, like, system, catalogue]);
-  const guess = (what: Guessed, edit: Partial<typeof EMPTY>) =>
-    set({ ...edit, guessed: [...(form.guessed ?? []).filter((one) => one !== what), what] });
-  const { attempt, told } = useAttempt();
   const save = () => {
     setAsked(true);
-    if (!made?.ok) return;
-    const { value } = made;
+    if (!recipe.ok || !made.ok) return;
+    const { item } = made.value;
     attempt(
       "Keeping it",
-      () => create(value),
+      () => create(item),
       ({ id }) => router.push(`/items/${id}`),
     );
   };
+  const setFilling = (k: number, text: string) =>
+    set({ fillings: form.fillings.map((one, i) => (i === k ? { ...one, text } : one)) });
   return (
     <>
       <TopBar />
-      <Main sx={{ px: { xs: 2, md: 4 }, py: 2.5, maxWidth: 1100 }}>
+      <Main sx={{ px: { xs: 2, md: 4 }, py: 2.5, maxWidth: 1240 }}>
         <Typography variant="h1" gutterBottom>
           A recipe from paper
         </Typography>
-        <Paper component="section" aria-label="Recipe" sx={{ p: 2, display: "grid", gap: 2 }}>
-          <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "flex-start" }}>
-            <TextField
-              label="Name"
-              value={form.name}
-              onChange={(e) => set({ name: e.target.value })}
-              error={errorOf("name", "The name") !== undefined}
-              helperText={errorOf("name", "The name")}
-              sx={{ flex: "1 1 220px" }}
-            />
-            <NumberField
-              label="Pieces it makes"
-              value={Number.isNaN(form.pieces) ? undefined : form.pieces}
-              onChange={(v) => set({ pieces: v ?? NaN })}
-              error={errorOf("pieces", "Pieces")}
-              width={130}
-            />
-            <TextField
-              select
-              label="Made like"
-              value={like?.id ?? ""}
-              onChange={(e) => setLikeId(e.target.value)}
-              helperText="steps, trays and keeping are taken from it"
-              sx={{ flex: "1 1 200px" }}
-            >
-              {items.map((item) => (
-                <MenuItem key={item.id} value={item.id}>
-                  {item.name}
-                </MenuItem>
-              ))}
-            </TextField>
-            <CupsSelect label="Its cups and spoons" value={system} onChange={setMeasures} sx={{ flex: "0 1 210px" }} />
-          </Box>
-          <PasteLines
-            label="Dough"
-            value={form.dough}
-            onChange={(dough) => set({ dough })}
-            system={system}
-            error={errorOf("dough", "The dough")}
-            placeholder={"3 cups all-purpose flour\n1 cup cold butter\n½ tsp salt\n6 tbsp ice water"}
-          />
-          <PasteLines
-            label="Filling"
-            value={form.filling}
-            onChange={(filling) => set({ filling })}
-            system={system}
-            error={errorOf("filling", "The filling")}
-            placeholder={"2 medium onions\n1½ cups grated cheddar\n1 egg"}
-          />
-          {bakes && (
+        <Box
+          sx={{
+            display: "grid",
+            gap: 2,
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1.25fr) minmax(0, 1fr)" },
+            alignItems: "start",
+          }}
+        >
+          <Paper component="section" aria-label="Recipe" sx={{ p: 2, display: "grid", gap: 2 }}>
             <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "flex-start" }}>
               <TextField
-                label="Oven"
-                value={form.temperature}
-                onChange={(e) => set({ temperature: e.target.value, guessed: form.guessed?.filter((one) => one !== "oven") })}
-                placeholder="375 °F"
-                error={errorOf("temperature", "The oven") !== undefined || (oven !== undefined && !oven.ok)}
-                helperText={
-                  oven
-                    ? oven.ok
-                      ? ovenText(oven.value, heat)
-                      : issueText(oven.issues[0], "The oven")
-                    : errorOf("temperature", "The oven")
-                }
-                sx={{ width: 300 }}
+                label="Name"
+                value={form.name}
+                onChange={(e) => set({ name: e.target.value })}
+                error={errorOf("name", "The name") !== undefined}
+                helperText={errorOf("name", "The name")}
+                sx={{ flex: "1 1 200px" }}
               />
               <NumberField
-                label="Minutes in the oven"
-                value={Number.isNaN(form.minutes) ? undefined : form.minutes}
-                onChange={(v) => set({ minutes: v ?? NaN, guessed: form.guessed?.filter((one) => one !== "minutes") })}
-                error={errorOf("minutes", "Minutes")}
-                width={190}
+                label="Pieces it makes"
+                value={form.makes}
+                onChange={(makes) => set({ makes })}
+                error={errorOf("makes", "Pieces")}
+                width={152}
               />
-              {family && (
-                <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", fontSize: "0.88rem" }}>
-                  {form.temperature.trim() === "" && (
-                    <Button
-                      size="small"
-                      variant="outlined"
-                      onClick={() => guess("oven", { temperature: `${family.ovenC.usual} °C fan` })}
-                    >
-                      Not said? {heat(`${family.ovenC.from} °C`)} to {heat(`${family.ovenC.to} °C`)} is usual for {family.name}:
-                      take {heat(`${family.ovenC.usual} °C`)}, guessed
-                    </Button>
-                  )}
-                  {Number.isNaN(form.minutes) && (
-                    <Button size="small" variant="outlined" onClick={() => guess("minutes", { minutes: family.bakeMin.usual })}>
-                      Not said? {family.bakeMin.from} to {family.bakeMin.to} min is usual: take {family.bakeMin.usual} min,
-                      guessed
-                    </Button>
-                  )}
-                </Box>
-              )}
+              <CupsSelect label="Its cups and spoons" value={system} onChange={setMeasures} sx={{ flex: "0 1 190px" }} />
             </Box>
-          )}
-          {made?.ok && (
-            <Banner
-              kind="note"
-              title={`${piecesText(made.value.base.pieces)} of ${made.value.piece.doughG} g dough${made.value.piece.fillingG > 0 ? ` and ${made.value.piece.fillingG} g filling` : ""}`}
-            >
-              {claimsLine(claimsOf(resolveItem(made.value, {}, "base"), catalogue))}. Read the labels: a name does not say all.
-              {isProvisional(made.value) && ` Kept as provisional: ${provisionalText(made.value)}; it is settled on its desk.`}
-            </Banner>
-          )}
-          {asked && issues.length > 0 && (
-            <Banner
-              kind="refused"
-              role="alert"
-              title={issues.length === 1 ? "One field needs you" : `${issues.length} fields need you`}
-            >
-              {issueText(issues[0], FIELD_NAMES[String(issues[0].path[0])])}
-            </Banner>
-          )}
-          {told}
-          <Box>
-            <Button variant="contained" onClick={save}>
-              Keep this item
-            </Button>
-            <Typography variant="caption" sx={{ ml: 2, color: COLOUR.soft }}>
-              everything can be changed on its desk
-            </Typography>
+            <TextField
+              label="All of it"
+              multiline
+              minRows={3}
+              maxRows={12}
+              value={form.whole}
+              onChange={(e) => divide(e.target.value)}
+              placeholder={"Paste it as it stands, ingredients and method together; it is divided below."}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+            <PasteLines
+              label="Dough"
+              value={form.dough}
+              onChange={(dough) => set({ dough })}
+              system={system}
+              error={errorOf("dough", "The dough") ?? errorOf("text", "The dough")}
+              placeholder={"3 cups all-purpose flour\n1 cup cold butter\n½ tsp salt\n6 tbsp ice water"}
+            />
+            {form.fillings.map(({ name, text }, k) => (
+              <PasteLines
+                key={k}
+                label={k === 0 ? "Filling" : (name ?? `Filling ${k + 1}`)}
+                value={text}
+                onChange={(next) => setFilling(k, next)}
+                system={system}
+                placeholder={"2 medium onions\n1½ cups grated cheddar\n1 egg"}
+              />
+            ))}
+            <PasteLines
+              label="To finish"
+              value={form.finish}
+              onChange={(finish) => set({ finish })}
+              system={system}
+              placeholder={"1 egg\n1 tbsp milk"}
+            />
+            <TextField
+              label="What is done"
+              multiline
+              minRows={4}
+              value={form.method}
+              onChange={(e) => set({ method: e.target.value })}
+              placeholder={
+                "Chill the dough for an hour.\nCook the onions 15 minutes, cool.\nRoll out, fill, fold over and crimp.\nBake at 375 °F for 25 minutes."
+              }
+              helperText="one thing a line; times and heat are taken from it"
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+          </Paper>
+          <Box sx={{ display: "grid", gap: 2 }}>
+            {made.ok ? (
+              <>
+                <Banner
+                  kind="note"
+                  title={`${piecesText(made.value.item.base.pieces)} of ${made.value.item.piece.doughG} g dough${made.value.item.piece.fillingG > 0 ? ` and ${made.value.item.piece.fillingG} g filling` : ""}`}
+                >
+                  {claimsLine(claimsOf(resolveItem(made.value.item, {}, "base"), catalogue))}. Read the labels: a name does not
+                  say all.
+                </Banner>
+                <HowItIsMade made={made.value} chosen={chosen} onChoose={(edit) => setChosen((now) => ({ ...now, ...edit }))} />
+                <MadeSteps made={made.value} />
+              </>
+            ) : (
+              <Paper sx={{ p: 2, color: COLOUR.soft }}>
+                What it is, what is in it and how it is made appear here once the dough has a line with an amount.
+              </Paper>
+            )}
+            {asked && issues.length > 0 && (
+              <Banner
+                kind="refused"
+                role="alert"
+                title={issues.length === 1 ? "One field needs you" : `${issues.length} fields need you`}
+              >
+                {issueText(issues[0], FIELD_NAMES[String(issues[0].path[0])])}
+              </Banner>
+            )}
+            {told}
+            <Box>
+              <Button variant="contained" onClick={save}>
+                Keep this item
+              </Button>
+              <Typography variant="caption" sx={{ ml: 2, color: COLOUR.soft }}>
+                everything can be changed on its desk
+              </Typography>
+            </Box>
           </Box>
-        </Paper>
+        </Box>
       </Main>
     </>
   );
 }
 
-/** What an oven's heat is in this kitchen: with a fan, without one, as a gas mark; and what follows it. */
-function ovenText({ read, fanC, toFanC, staticC, gas, then }: OvenRead, heat: (text: string) => string): string {
-  const fan = toFanC === undefined ? heat(`${fanC} °C`) : `${heat(`${fanC} °C`)} to ${heat(`${toFanC} °C`)}`;
-  const others = [`${heat(`${staticC} °C`)} without`, gas === undefined ? "" : `gas ${gas}`].filter(Boolean).join(", ");
-  const later = then.map((next) => `, then ${heat(`${next.fanC} °C`)}`).join("");
-  return `${read}: ${fan} in a fan oven (${others})${later}`;
-}
-
-/** What of an item is open, in a few words. */
-function provisionalText({ gaps = [], guessed = [] }: Item): string {
-  const lines = gaps.length > 0 ? [`${gaps.length} ${gaps.length === 1 ? "line is" : "lines are"} not weighed yet`] : [];
-  return [
-    ...lines,
-    ...(guessed.length > 0 ? [`${guessed.length} ${guessed.length === 1 ? "figure is" : "figures are"} guessed`] : []),
-  ].join(", ");
-}
-
 const FIELD_NAMES: Readonly<Record<string, string>> = {
   name: "The name",
-  pieces: "Pieces",
+  makes: "Pieces",
   dough: "The dough",
-  filling: "The filling",
-  temperature: "The oven",
-  minutes: "Minutes",
+  text: "The dough",
+  fillings: "The filling",
+  method: "What is done",
 };

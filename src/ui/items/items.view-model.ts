@@ -93,7 +93,7 @@ export function stepRows(item: Item, choices: Choices, path: Path = "fresh"): St
               : e.id.replace(/-/g, " "),
         )
         .join(", "),
-      cue: Object.values(step.cue ?? {}).join("; "),
+      cue: cueText(step.cue),
       caution: step.caution,
       changed: plain.get(step.id) !== JSON.stringify(step),
     }));
@@ -124,3 +124,7 @@ export function balanceText(item: Item, catalogue: Catalogue = OURS): string | u
   );
   return `The ${balance.limiting} runs out first, after ${piecesText(balance.pieces)}; ${left} is left, enough for ${enough} more.`;
 }
+
+/** What it is like when it is right. */
+const cueText = ({ see, feel, hear, smell }: NonNullable<Step["cue"]> = {}): string =>
+  [see, feel, hear, smell].filter(Boolean).join("; ");

@@ -219,8 +219,9 @@ function Facts({ rows }: { rows: readonly (readonly [string, string] | undefined
 }
 
 function Cues({ step }: { step: Step }) {
-  const cues = Object.entries(step.cue ?? {}).filter(([, text]) => text);
-  if (cues.length === 0) return null;
+  const { early, late, ...senses } = step.cue ?? {};
+  const cues = Object.entries(senses).filter(([, text]) => text);
+  if (cues.length === 0 && !early && !late) return null;
   return (
     <Box sx={{ mt: 1.5 }}>
       <Typography variant="h3" gutterBottom>
@@ -231,6 +232,16 @@ function Cues({ step }: { step: Step }) {
           <Soft>{CUE_WORD[sense as keyof typeof CUE_WORD]}:</Soft> {text}
         </Box>
       ))}
+      {early && (
+        <Box sx={{ fontSize: "0.875rem", color: COLOUR.soft }}>
+          <strong>Too early:</strong> {early}
+        </Box>
+      )}
+      {late && (
+        <Box sx={{ fontSize: "0.875rem", color: COLOUR.soft }}>
+          <strong>Too late:</strong> {late}
+        </Box>
+      )}
     </Box>
   );
 }

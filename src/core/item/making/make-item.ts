@@ -11,6 +11,8 @@ import { FREEZE_MONTHS, FRIDGE_HOURS } from "../../tables/keeping";
 import { itemIssues } from "../check";
 import { componentClaims } from "../claims";
 import { doughShares } from "../families";
+import { boughtFamily } from "../paper/bought";
+import { says } from "../paper/says";
 import { readMethod } from "../paper/method-text";
 import { readPaper, sentencesOf, type Paper } from "../paper/sections";
 import { fromLines } from "../recipe";
@@ -22,16 +24,7 @@ import { generateSteps } from "./generate";
 import { METHODS } from "./methods";
 import { isBaked, type Making } from "./making";
 import { capacityOf, footprintMm } from "./piece-geometry";
-import {
-  boughtFamily,
-  proposeFamily,
-  proposeFilling,
-  proposeMethod,
-  proposeShape,
-  says,
-  shapesFor,
-  type Proposed,
-} from "./propose";
+import { proposeFamily, proposeFilling, proposeMethod, proposeShape, shapesFor, type Proposed } from "./propose";
 import { fillingsOf, linesOf, methodId, piecesIn, type RecipeInput } from "./recipe-input";
 import { shapeOf, type Shape } from "./shapes";
 import { heatFigures } from "./steps/heat-steps";
@@ -168,6 +161,7 @@ export function makeItem(recipe: RecipeInput, options: MakeOptions): Result<Made
     ]);
 
   const whole = [recipe.name, ...paper.method].join("\n");
+  const withDough = [whole, ...paper.dough.map(({ text }) => text)].join("\n");
   const read = readMethod(
     paper.method,
     { dough: paper.dough.flatMap(wordsIn), filling: paper.fillings.flatMap(({ lines }) => lines.flatMap(wordsIn)) },
@@ -179,7 +173,7 @@ export function makeItem(recipe: RecipeInput, options: MakeOptions): Result<Made
     value === undefined ? other() : { value, because: "the cook's word", sure: true };
 
   const family = chosen<FamilyId>(recipe.family, () =>
-    isBoughtWhole ? { value: "CW", because: "bought", sure: true } : proposeFamily(shares, read, whole, bought),
+    isBoughtWhole ? { value: "CW", because: "bought", sure: true } : proposeFamily(shares, read, withDough, bought),
   );
   const dough = DOUGHS[family.value];
   const method = chosen<MethodId>(options.method ?? methodId(recipe.method), () => proposeMethod(read, whole, family.value));

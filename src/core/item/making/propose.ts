@@ -3,6 +3,7 @@ import type { Reading } from "../../ingredients/read-line";
 import { sum } from "../../shared/rounding";
 import type { DoughShares } from "../families";
 import type { MethodRead } from "../paper/method-text";
+import { says } from "../paper/says";
 import { DOUGHS, type FamilyId, type MethodId } from "./doughs";
 import { FILLINGS, type FillingId } from "./fillings";
 import { SHAPES, type Shape } from "./shapes";
@@ -14,54 +15,6 @@ export interface Proposed<T> {
   readonly sure: boolean;
 }
 const proposed = <T>(value: T, because: string, sure = true): Proposed<T> => ({ value, because, sure });
-
-/** Whether any of these words stands in a text, as a word. */
-export const says = (text: string, words: readonly string[]): string | undefined =>
-  words.find((word) => new RegExp(`(?<!\\p{L})${word.replace(/[-\s]+/g, "[-\\s]+")}(?!\\p{L})`, "iu").test(text));
-
-/** Doughs that are bought ready, by the names of their lines. */
-const BOUGHT: readonly (readonly [FamilyId, readonly string[]])[] = [
-  [
-    "FS",
-    [
-      "puff pastry",
-      "rough puff",
-      "flaky pastry",
-      "blätterteig",
-      "pâte feuilletée",
-      "hojaldre",
-      "pasta sfoglia",
-      "milföy",
-      "ciasto francuskie",
-      "bladerdeeg",
-    ],
-  ],
-  ["SS", ["filo", "phyllo", "fillo", "strudel sheets", "yufka", "brick pastry"]],
-  [
-    "SH",
-    [
-      "shortcrust",
-      "short crust",
-      "pie crust",
-      "pie dough",
-      "tart shells",
-      "mürbeteig",
-      "pâte brisée",
-      "masa quebrada",
-      "pasta brisée",
-    ],
-  ],
-  ["FR", ["turnover discs", "turnover rounds", "discos", "tapas para", "frying discs"]],
-  [
-    "CW",
-    ["wrappers", "dumpling skins", "dumpling wrappers", "gyoza skins", "wonton", "round skins", "餃子の皮", "饺子皮", "kulit"],
-  ],
-  ["EY", ["bread dough", "pizza dough", "brioche dough"]],
-];
-
-/** The kind of dough that is bought ready; undefined where none is. */
-export const boughtFamily = (lines: readonly Reading[]): FamilyId | undefined =>
-  BOUGHT.find(([, words]) => lines.some(({ text }) => says(text, words)))?.[0];
 
 const TIN_WORDS = [
   "tartlet",
@@ -180,6 +133,12 @@ export function proposeFamily(
     "translucent",
     "see through",
     "very thin sheet",
+    "coil",
+    "coils",
+    "spiral",
+    "ince aç",
+    "hauchdünn",
+    "très fin",
   ]);
   if (stretched && water >= 48 && fat < 20) return proposed(verbs.has("dryPan") ? "BD" : "SS", stretched);
   if (fat >= 35 && !verbs.has("fry")) return proposed("SH", `${Math.round(fat)} % fat on the flour`, false);
@@ -272,14 +231,15 @@ export function proposeFilling(
   const fish = hazards.includes("fish");
   const sets = says(text, FILLINGS.gelled.words!);
   if ((meat || fish || share("broth", "cooked-stock") > 0.3) && sets && isCooked) return proposed("gelled", `“${sets}”`);
+  const wetDairy = share("dairy", "plant-drink") - share("cheese", "fresh-cheese", "rennet-cheese");
+  if (hazards.includes("egg") && wetDairy > 0.25 && !isCooked) return proposed("egg-bound", "raw egg and cream or milk");
   if (meat || fish) {
     if (isCooked) return proposed("meat-in-sauce", "meat or fish, cooked before it is filled in");
     return proposed(meat ? "raw-meat" : "raw-fish", "meat or fish, and no word of cooking it first", read.sentences.length > 0);
   }
   const egg = hazards.includes("egg");
-  const liquidDairy = share("dairy", "plant-drink") - share("cheese", "fresh-cheese", "rennet-cheese");
   if (egg && !isCooked) return proposed("egg-bound", "raw egg in it");
-  if (isCooked && liquidDairy > 0.4 && share("fruit", "vegetable") < 0.3) return proposed("cream", "milk or cream, cooked thick");
+  if (isCooked && wetDairy > 0.4 && share("fruit", "vegetable") < 0.3) return proposed("cream", "milk or cream, cooked thick");
   if (share("cheese", "fresh-cheese", "rennet-cheese") >= 0.4) return proposed("cheese", "mostly cheese or curd");
   if (share("fruit", "dried-fruit") >= 0.4)
     return proposed(isCooked ? "fruit" : share("dried-fruit") > 0.3 ? "ready" : "fruit", "mostly fruit");

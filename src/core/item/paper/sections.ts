@@ -1,6 +1,7 @@
 import { readLine, type Reading } from "../../ingredients/read-line";
 import { OURS, type Catalogue } from "../../ingredients/own";
 import type { System } from "../../quantities/unit-table";
+import { isBoughtDough } from "./bought";
 import { HEADINGS, VERBS, type Section } from "./words";
 
 /** A recipe in the cook's words, divided: lines that are weighed, by the part that they belong to, and what is done. */
@@ -28,7 +29,10 @@ export const sentencesOf = (text: string): string[] =>
 
 /** What a heading says, without its colon; undefined where the line is none. */
 function headingOf(line: string): Section | undefined {
-  const bare = line.replace(/^#+\s*|\*\*|__/g, "").trim();
+  const bare = line
+    .replace(/^#+\s*|\*\*|__/g, "")
+    .replace(/İ/g, "i")
+    .trim();
   const isMarked = /[:：]\s*$/.test(bare) || /^#|^\*\*/.test(line.trim());
   const words = bare
     .replace(/[:：]\s*$/, "")
@@ -41,6 +45,15 @@ function headingOf(line: string): Section | undefined {
   // Without a colon a line is a heading only where it is nothing but one.
   return isMarked || bare === bare.toUpperCase() || words.split(/\s+/).length <= 2 ? found : undefined;
 }
+
+/** A few words that name no ingredient, with an amount on the next line: the name of a part. */
+const isTitle = (line: string, { found, toTaste, grams }: Reading, next: string | undefined): boolean =>
+  found === undefined &&
+  !toTaste &&
+  grams === null &&
+  !/\d|[.!?]$/.test(line) &&
+  line.split(/\s+/).length <= 4 &&
+  /^\s*[-–•*]?\s*[\d¼½¾⅓⅔]/.test(next ?? "");
 
 /** Whether a line tells what is done: a numbered or long sentence, or one that begins with a verb and names no amount. */
 function isDone(line: string, reading: Reading): boolean {
@@ -63,8 +76,8 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
   const loose: Reading[][] = [[]];
   const method: string[] = [];
   let section: Section | "loose" = "loose";
-  for (const raw of text.split(/\r\n|\r|\n/)) {
-    const line = raw.trim();
+  const lines = text.split(/\r\n|\r|\n/).map((line) => line.trim());
+  for (const [k, line] of lines.entries()) {
     if (line === "") {
       if (section === "loose" && loose.at(-1)!.length > 0) loose.push([]);
       continue;
@@ -80,6 +93,13 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
       continue;
     }
     const reading = readLine(line.replace(LEAD, ""), system, catalogue.index);
+    if (isTitle(line, reading, lines[k + 1])) {
+      const begun = dough.length > 0 || loose.flat().length > 0;
+      if (section === "loose" && !begun) continue;
+      section = "filling";
+      fillings.push({ name: line.slice(0, 80), lines: [] });
+      continue;
+    }
     if (isDone(line, reading)) {
       method.push(...sentencesOf(line));
       continue;
@@ -146,6 +166,8 @@ function sortLoose(
 
 /** One list of everything: what stands around the flour and makes a dough of it is the dough, the first of each sort. */
 function oneBlock(block: readonly Reading[]): { dough: Reading[]; filling: Reading[]; finish: Reading[] } {
+  const bought = block.filter(isBoughtDough);
+  if (bought.length > 0) return { dough: bought, filling: block.filter((one) => !bought.includes(one)), finish: [] };
   const dough = new Set<Reading>();
   const firstOf = (...kinds: readonly string[]) => {
     const found = block.find((reading) => !dough.has(reading) && has(reading, ...kinds));

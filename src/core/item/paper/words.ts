@@ -71,7 +71,7 @@ export const VERBS = {
     "冷蔵|冷藏|फ्रिज",
   ),
   rest: anyOf(
-    "rest(?:ed|ing)?|stand|relax|ruhen|reposer|repos|reposa[rd]?|riposare|riposo|dinlen(?:dir)?(?:in)?|odpocz(?:ąć|nie)|odstaw(?:ić)?|rusten|diamkan",
+    "(?<!the )rest(?:ed|ing)?|stand|relax|ruhen|reposer|repos|reposa[rd]?|riposare|riposo|dinlen(?:dir)?(?:in)?|odpocz(?:ąć|nie)|odstaw(?:ić)?|rusten|diamkan",
     "休ませ|松弛|醒",
   ),
   roll: anyOf(
@@ -87,7 +87,7 @@ export const VERBS = {
     "包|詰め|भर",
   ),
   cookFilling: anyOf(
-    "simmer|saut[ée](?:ed)?|brown|soften|sweat|boil|cook|stew|braise|fry (?:the |an? )?(?:onions?|garlic|meat|mince)|kochen|anbraten|dünsten|schmoren|revenir|mijoter|cuire|sofre(?:ír|gir)|cocina[rd]?|rosola(?:re|te)|soffriggere|kavur(?:un)?|haşla(?:yın)?|podsmaż(?:yć)?|gotowa[ćj]|dusi[ćj]|bakken|koken|stoven|tumis|rebus|masak",
+    "simmer|brown|saut[ée](?:ed)?|soften|sweat|boil|cook|stew|braise|reduce|wilt|thicken|fry (?:the |an? |some )(?!dumplings|buns|pieces|parcels|turnovers|half)\\p{L}+|kochen|anbraten|dünsten|schmoren|revenir|mijoter|cuire|sofre(?:ír|gir)|cocina[rd]?|rosola(?:re|te)|soffriggere|kavur(?:un)?|haşla(?:yın)?|podsmaż(?:yć)?|gotowa[ćj]|dusi[ćj]|bakken|koken|stoven|tumis|rebus|masak",
     "炒め|煮|炒|पका",
   ),
   cool: anyOf(

@@ -36,12 +36,14 @@ export function heatFigures(making: Making): HeatFigures {
   const said = says.heat?.length;
   const minutes = said && !said.night ? middleOf(said) + (method.id === "pan" && middleOf(said) < 8 ? around(making) : 0) : usual;
   const settingC =
-    method.id === "steam" ? 100 : (says.heat?.celsius ?? (method.id === "dish" ? dish.settingC : reference.settingC));
+    method.id === "steam"
+      ? 100
+      : (says.heat?.celsius ?? says.blind?.celsius ?? (method.id === "dish" ? dish.settingC : reference.settingC));
   return {
     minutes: Math.round(Math.min(MOST_MIN, Math.max(LEAST_MIN, minutes)) * 2) / 2,
     settingC,
     minutesFrom: said && !said.night ? "recipe" : "method",
-    heatFrom: says.heat?.celsius !== undefined && method.id !== "steam" ? "recipe" : "method",
+    heatFrom: (says.heat?.celsius ?? says.blind?.celsius) !== undefined && method.id !== "steam" ? "recipe" : "method",
     usualC: [reference.fromC, reference.toC],
     usualMin: [Math.round(usual * 0.75), Math.round(usual * 1.25)],
   };
@@ -137,7 +139,7 @@ export function heatStep(making: Making, id: string, figures: HeatFigures, extra
       return glance(
         [{ fromMin: 0, minutes: 1 }, ...(minutes > 12 ? [{ fromMin: Math.floor(minutes * 0.6), minutes: 1 }] : []), end],
         [{ id: "oven", settingC }, { id: "tray" }],
-        `Bake at ${settingC} °C${minutes > 12 ? ", the trays changed about after six tenths of the time" : ""}; look at the base as well.`,
+        `Bake at ${settingC} °C with a fan, ${settingC + 20} °C without${minutes > 12 ? ", the trays changed about after six tenths of the time" : ""}; look at the base as well.`,
       );
   }
 }

@@ -1,0 +1,65 @@
+import { expect, test } from "./test";
+
+const ALL = `Dough
+400 g plain flour
+220 ml boiling water
+
+Filling
+400 g minced pork
+200 g cabbage, finely chopped
+2 tbsp soy sauce
+
+Method
+Pour the boiling water over the flour, stir, knead when it is cool enough, rest 30 min.
+Mix the raw filling well.
+Roll thin rounds, fill, fold and seal.
+Heat oil in a pan, fry until the bottom is golden, add water, cover with a lid and steam 8 minutes.`;
+
+test("a recipe pasted whole becomes dumplings with their own steps, and a timetable; another way of finishing changes them", async ({
+  page,
+}) => {
+  await page.goto("/items/new");
+  await page.getByRole("textbox", { name: "Name", exact: true }).fill("Quay dumplings");
+  await page.getByLabel("Pieces it makes").fill("40");
+  await page.getByLabel("All of it").fill(ALL);
+  await expect(page.getByRole("list", { name: "Dough as understood" }).getByRole("listitem")).toHaveCount(2);
+  await expect(page.getByRole("list", { name: "Filling as understood" }).getByRole("listitem")).toHaveCount(3);
+  const how = page.getByRole("region", { name: "How it is made" });
+  await expect(how.getByRole("combobox", { name: "Kind of dough" })).toHaveText("hot-water dough");
+  await expect(how.getByRole("combobox", { name: "Finished" })).toHaveText("fried and steamed in a lidded pan");
+  await expect(how.getByRole("combobox", { name: "Filling is" })).toHaveText("raw meat");
+  const steps = page.getByRole("region", { name: "Steps that follow" });
+  await expect(steps).toContainText("core 71 °C");
+  await expect(steps).toContainText("Taste none of it raw");
+  await expect(steps).not.toContainText("Prick");
+
+  // Steamed instead: the pan goes, the steamer comes; and back again.
+  await how.getByRole("combobox", { name: "Finished" }).click();
+  await page.getByRole("option", { name: "steamed", exact: true }).click();
+  await expect(steps).toContainText("Steam over full steam");
+  await how.getByRole("combobox", { name: "Finished" }).click();
+  await page.getByRole("option", { name: "fried and steamed in a lidded pan" }).click();
+  await expect(steps).toContainText("the lid as a shield");
+  await page.getByRole("button", { name: "Keep this item" }).click();
+  await expect(page.getByLabel("Name of the item")).toHaveValue("Quay dumplings");
+
+  await page.goto("/g/first-try");
+  await page.getByRole("button", { name: "Remove Slipway pies" }).click();
+  await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
+  await page.getByRole("option", { name: "Quay dumplings" }).click();
+  await page.getByLabel("Pieces of Quay dumplings asked for").fill("8");
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+  await page.getByRole("link", { name: "Timeline" }).click();
+  await page
+    .getByRole("button", { name: /Quay dumplings: Pan-fry 8/ })
+    .first()
+    .click();
+  const step = page.getByRole("complementary", { name: "Step" });
+  await expect(step).toContainText("Water on hot fat spits");
+  await expect(step).toContainText("71 °C in the thickest piece");
+  await page.getByRole("link", { name: "Gathering" }).click();
+  await page.getByRole("button", { name: "Remove Quay dumplings" }).click();
+  await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
+  await page.getByRole("option", { name: "Slipway pies" }).click();
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+});
