@@ -10,7 +10,7 @@ import { sum } from "../../shared/rounding";
 import { FREEZE_MONTHS, FRIDGE_HOURS } from "../../tables/keeping";
 import { itemIssues } from "../check";
 import { componentClaims } from "../claims";
-import { doughShares } from "../families";
+import { doughShares, FAMILIES } from "../families";
 import { boughtFamily } from "../paper/bought";
 import { says } from "../paper/says";
 import { readMethod } from "../paper/method-text";
@@ -189,7 +189,8 @@ export function makeItem(recipe: RecipeInput, options: MakeOptions): Result<Made
   // Nobody knows what is in bought pieces: they are heated as what asks for the most.
   const hazard = isBoughtWhole ? ("leftovers" as const) : hazardFor(first.lines, kind, hazardOf);
 
-  if (!family.sure) gaps.push({ about: "family", text: "which kind of dough it is", taken: dough.id });
+  if (!family.sure)
+    gaps.push({ about: "family", text: "which kind of dough it is", taken: FAMILIES.find(({ id }) => id === dough.id)?.name });
   if (!method.sure)
     gaps.push({
       about: "method",
