@@ -43,6 +43,15 @@ test("a recipe pasted whole becomes dumplings with their own steps, and a timeta
   await page.getByRole("button", { name: "Keep this item" }).click();
   await expect(page.getByLabel("Name of the item")).toHaveValue("Quay dumplings");
 
+  // The same on its desk, where undo takes it back.
+  const desk = page.getByRole("region", { name: "Steps", exact: true });
+  await how.getByRole("combobox", { name: "Finished" }).click();
+  await page.getByRole("option", { name: "steamed", exact: true }).click();
+  await expect(desk).toContainText("Steam over full steam");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(desk).toContainText("the lid as a shield");
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+
   await page.goto("/g/first-try");
   await page.getByRole("button", { name: "Remove Slipway pies" }).click();
   await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();

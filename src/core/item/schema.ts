@@ -122,10 +122,24 @@ export const ItemSchema = withInformative(
       .optional(),
     /** From what its steps were made: kind of dough, way of finishing, shape and kind of filling by their ids. */
     making: z
-      .object({ family: z.string().max(4), method: z.string().max(20), shape: z.string().max(40), filling: z.string().max(40) })
+      .object({
+        family: z.string().max(4),
+        method: z.string().max(20),
+        shape: z.string().max(40),
+        filling: z.string().max(40),
+        /** What has no step as it is made now: the wash of what is fried. It is not in it, and comes back with its step. */
+        finish: z.array(FinishSchema).max(50).optional(),
+      })
       .optional(),
     /** The recipe as it was written. */
-    written: z.object({ dough: z.string().max(20000), filling: z.string().max(20000), oven: z.string().max(200) }).optional(),
+    written: z
+      .object({
+        dough: z.string().max(20000),
+        filling: z.string().max(20000),
+        oven: z.string().max(200),
+        method: z.string().max(20000).optional(),
+      })
+      .optional(),
     piecesPerGuest: HeadSchema,
     piecesPerGuestAlone: HeadSchema,
     /** Whose cups and spoons its measures are in: a tablespoon of 15 or of 20 ml; unsaid, the cook's own. */

@@ -15,6 +15,7 @@ export function AsWritten({ item }: { item: Item }) {
     ["Dough", written.dough],
     ["Filling", written.filling],
     ["Oven", written.oven],
+    ["What is done", written.method ?? ""],
   ].filter(([, text]) => text.trim() !== "");
   return (
     <Paper component="section" aria-label="As it was written" sx={{ p: 2 }}>

@@ -5,15 +5,18 @@ import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useRouter } from "next/navigation";
-import { useCallback, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { componentsAt, deskTotals, withComponents, type Place } from "@/core/item/desk";
 import { isProvisional } from "@/core/item/gaps";
+import { asMade, remake, type StepEdit } from "@/core/item/making/remake";
 import { fromLines, measuredIn, readLines } from "@/core/item/recipe";
 import { itemIssues } from "@/core/item/check";
 import { ItemSchema, type Choices, type Item } from "@/core/item/schema";
 import { optionsOf, resolveItem } from "@/core/item/resolve";
 import { claimsOf } from "@/core/item/claims";
+import { VERB } from "@/core/plan/task-text";
 import type { Result } from "@/core/shared/issue";
+import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
 import { useAttempt } from "../kit/use-attempt";
 import { TopBar } from "../kit/TopBar";
@@ -35,6 +38,7 @@ import { GapsCard } from "./GapsCard";
 import { ExportItem } from "./ExportItem";
 import { claimsLine } from "@/core/item/claims-text";
 import { FormulaTable } from "./FormulaTable";
+import { HowItIsMade } from "./HowItIsMade";
 import { PasteLines } from "./PasteLines";
 import { PieceDrawing } from "./PieceDrawing";
 import { StepsCard } from "./StepsCard";
@@ -67,8 +71,11 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
   const { catalogue } = useCatalogue();
   const totals = deskTotals(item, catalogue);
   const claims = claimsOf(resolveItem(item, choices, "base"), catalogue);
+  const made = useMemo(() => asMade(item, item.making, catalogue), [item, catalogue]);
+  const [unused, setUnused] = useState<readonly string[]>([]);
   const undo = () => {
     form.undo();
+    setUnused([]);
     setRefused(undefined);
   };
   const { attempt, told } = useAttempt();
@@ -178,6 +185,29 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
               </Box>
             </Paper>
             <FinishCard {...table} />
+            {made && (
+              <HowItIsMade
+                made={made}
+                chosen={{}}
+                onChoose={({ family, method, shape, filling }) => {
+                  const otherwise = {
+                    ...(family && { family }),
+                    ...(method && { method }),
+                    ...(shape && { shape }),
+                    ...(filling && { filling }),
+                  };
+                  const remade = remake(item, otherwise, catalogue);
+                  if (!remade) return;
+                  setUnused(remade.unused.map(editText));
+                  change(remade.item);
+                }}
+              />
+            )}
+            {unused.length > 0 && (
+              <Banner kind="caution" title="What you changed about steps that are not there any more">
+                {unused.join("; ")}. Undo brings it back.
+              </Banner>
+            )}
             <WaysCard item={item} onChange={change} />
             <StepsCard item={item} choices={choices} onChoose={setChoices} chosen={optionsOf(item, choices)} onChange={change} />
             <SumsCard item={item} onChange={change} />
@@ -211,6 +241,10 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
     </>
   );
 }
+
+/** A change of the cook's that has no place any more, in words. */
+const editText = (edit: StepEdit): string =>
+  edit.kind === "added" ? `the added step “${VERB[edit.step.kind]}”` : `the change of “${edit.step.replace(/-/g, " ")}”`;
 
 /** Pasted lines that are added to a place, once they are understood. */
 function AddLines({

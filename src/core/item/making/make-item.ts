@@ -260,7 +260,9 @@ export function makeItem(recipe: RecipeInput, options: MakeOptions): Result<Made
       ]) !== undefined && family.value === "EY",
     coldStart: says(whole, ["cold pan", "cold start", "from frozen", "frozen"]) !== undefined,
     ...(read.fillingCook?.celsius !== undefined && { roastC: read.fillingCook.celsius }),
-    says: read,
+    says: heatIsFor(method.value, proposeMethod(read, whole, family.value).value)
+      ? read
+      : { ...read, heat: undefined, blind: undefined },
   };
   const figures = heatFigures(making);
   if (figures.heatFrom === "method" && (isBaked(method.value) || method.value === "fry"))
@@ -303,7 +305,7 @@ export function makeItem(recipe: RecipeInput, options: MakeOptions): Result<Made
     family: dough.id,
     gaps: [...fillingRead.gaps, ...finishRead.gaps.map((gap) => ({ ...gap, in: "finish" as const }))],
     guessed,
-    written: { dough: writtenOf(recipe), filling: "", oven: "" },
+    written: writtenOf(paper),
     measures: system,
     making: { family: dough.id, method: method.value, shape: shape.value.id, filling: filling.value },
     piecesPerGuest: head(ADULT_G.among),
@@ -394,18 +396,23 @@ function hazardFor(lines: readonly Reading[], kind: Filling, hazardOf: (line: Re
   return "leftovers";
 }
 
-/** The whole recipe as it was written. */
-const writtenOf = (recipe: RecipeInput): string =>
-  (
-    recipe.text ??
-    [
-      ...linesOf(recipe.dough),
-      "",
-      ...fillingsOf(recipe.fillings).flatMap(({ lines }) => lines),
-      "",
-      ...(methodId(recipe.method) ? [] : linesOf(recipe.method)),
-    ].join("\n")
-  ).slice(0, 20000);
+/** Whether a recipe's minutes and degrees hold for a way of finishing: those of an oven are none for oil. */
+const heatIsFor = (method: MethodId, own: MethodId): boolean => method === own || (isBaked(method) && isBaked(own));
+
+/** The recipe as it was written, by its parts. */
+function writtenOf({ dough, fillings, finish, method }: Paper) {
+  const lines = (all: readonly Reading[]) =>
+    all
+      .map(({ text }) => text.trim())
+      .join("\n")
+      .slice(0, 20000);
+  return {
+    dough: lines(dough),
+    filling: lines([...fillings.flatMap((filling) => filling.lines), ...finish]),
+    oven: "",
+    method: method.join("\n").slice(0, 20000),
+  };
+}
 
 /** A sentence that says how many it makes: "Makes 24", "divide into 12". */
 function madeIn(method: readonly string[], text: string | undefined): string | undefined {

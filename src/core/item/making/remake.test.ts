@@ -1,0 +1,90 @@
+import { claimsOf } from "../claims";
+import { itemIssues } from "../check";
+import { resolveItem } from "../resolve";
+import { ItemSchema, type Item } from "../schema";
+import { editStep, removeStep } from "../step-edit";
+import { makeItem } from "./make-item";
+import { RecipeInputSchema } from "./recipe-input";
+import { remake, stepEdits } from "./remake";
+
+const PIES = {
+  name: "Corner pies",
+  makes: 12,
+  text: `Dough
+400 g flour
+130 g lard
+150 g water
+8 g salt
+Filling
+400 g beef mince
+1 onion
+Egg wash
+1 egg
+Method
+Rest the dough 30 min. Brown the beef with the onion for 20 minutes, cool.
+Roll, fill, fold over, crimp. Bake at 190 °C for 25 min.`,
+};
+
+const pies = (): Item => {
+  const made = makeItem(RecipeInputSchema.parse(PIES), { taken: [] });
+  if (!made.ok) throw new Error(JSON.stringify(made.issues));
+  return made.value.item;
+};
+const ids = ({ steps }: Item) => steps.map(({ id }) => id);
+const otherwise = (item: Item, how: object) => remake(item, how)!;
+const contains = (item: Item) => claimsOf(resolveItem(item, {}, "base")).contains.map(({ allergen }) => allergen);
+
+test("baked to fried: vent and wash go, with the egg in it; chill, oil, loads and cautions come; and back again it is as it was", () => {
+  const baked = pies();
+  expect(ids(baked)).toEqual(expect.arrayContaining(["wash", "vent", "cool"]));
+  expect(contains(baked)).toContain("egg");
+  const { item: fried, unused } = otherwise(baked, { method: "fry" });
+  expect(unused).toEqual([]);
+  expect(ids(fried)).not.toEqual(expect.arrayContaining(["wash"]));
+  expect(ids(fried)).not.toContain("vent");
+  expect(ids(fried)).toContain("drain");
+  expect(contains(fried)).not.toContain("egg");
+  const heat = fried.steps.find(({ id }) => id === "heat")!;
+  expect(heat).toMatchObject({ kind: "fry", attention: "hands-on" });
+  expect(heat.caution).toMatch(/never water/);
+  expect(fried.capacity.perFryerLoad).toBeGreaterThan(0);
+  expect(itemIssues({ items: [fried] })).toEqual([]);
+  expect(ItemSchema.safeParse(fried).success).toBe(true);
+  expect(otherwise(fried, { method: "tray" }).item).toEqual(baked);
+});
+
+test("what the cook changed about steps stays; what has no place any more is given back", () => {
+  let item = pies();
+  const edited = editStep(item, "heat", { fixedMin: 31 });
+  if (!edited.ok) throw new Error(JSON.stringify(edited.issues));
+  item = removeStep(edited.value, "vent");
+  item = {
+    ...item,
+    steps: item.steps.map((step) => (step.id === "wash" ? { ...step, time: { fixedMin: 9, secPerPiece: 1 } } : step)),
+  };
+  const { item: steamy, unused } = otherwise(item, { shape: "rope-half-moon" });
+  expect(unused).toEqual([]);
+  expect(steamy.steps.find(({ id }) => id === "heat")!.time.fixedMin).toBe(31);
+  expect(ids(steamy)).not.toContain("vent");
+  expect(steamy.steps.find(({ id }) => id === "seal")!.time.secPerPiece).toBe(60);
+  const fried = otherwise(item, { method: "fry" });
+  // Minutes in the oven are none in the oil.
+  expect(fried.unused.map((edit) => (edit.kind === "changed" ? edit.step : ""))).toEqual(["wash", "heat"]);
+  expect(fried.item.steps.find(({ id }) => id === "heat")!.time.fixedMin).toBeLessThan(10);
+});
+
+test("a step that the cook added comes after what it came after, and what followed it follows it", () => {
+  const item = pies();
+  const seal = item.steps.find(({ id }) => id === "seal")!;
+  const extra = { ...seal, id: "second-chill", kind: "chill" as const, after: [{ step: "rest-formed" }] };
+  const steps = item.steps.flatMap((step) =>
+    step.id === "rest-formed"
+      ? [step, extra]
+      : [step.after.some((link) => link.step === "rest-formed") ? { ...step, after: [{ step: "second-chill" }] } : step],
+  );
+  const own = { ...item, steps };
+  expect(stepEdits(item.steps, steps)).toEqual([{ kind: "added", step: extra }]);
+  const { item: fried } = otherwise(own, { method: "fry" });
+  expect(fried.steps.find(({ id }) => id === "heat")!.after.map(({ step }) => step)).toEqual(["second-chill"]);
+  expect(itemIssues({ items: [fried] })).toEqual([]);
+});

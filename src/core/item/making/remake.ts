@@ -1,0 +1,168 @@
+import { OURS, type Catalogue } from "../../ingredients/own";
+import { failWith, ok, type Result } from "../../shared/issue";
+import type { Component, Item } from "../schema";
+import { removeStep } from "../step-edit";
+import type { Step } from "../step";
+import { METHOD_IDS } from "./doughs";
+import { FILLING_IDS } from "./fillings";
+import { makeItem, type Made } from "./make-item";
+import { RecipeInputSchema, type RecipeInput } from "./recipe-input";
+import { shapeOf } from "./shapes";
+
+export type Making = NonNullable<Item["making"]>;
+
+/** An item made otherwise, and the cook's own changes to steps that have no place in it any more. */
+export interface Remade {
+  readonly item: Item;
+  readonly unused: readonly StepEdit[];
+}
+
+/** What the cook changed about the steps that were made by rule. */
+export type StepEdit =
+  | { readonly kind: "removed"; readonly step: string }
+  /** `was`: what is done in it; figures for the oven are none for the fryer. */
+  | { readonly kind: "changed"; readonly step: string; readonly was: Step["kind"]; readonly fields: Partial<Step> }
+  | { readonly kind: "added"; readonly step: Step };
+
+/** A line as it would be written for what it weighs now; what the cook said that it is stands for its name. */
+const lineOf = ({ name, grams, ingredient }: Component, catalogue: Catalogue): string => {
+  const known = ingredient === undefined ? undefined : catalogue.ingredients.get(ingredient)?.name;
+  return `${grams} g ${known ?? name}`;
+};
+
+/** An item as the recipe that it would be made from now; undefined for one that was not made by rule. */
+function recipeOf(item: Item, making: Making, catalogue: Catalogue): Result<RecipeInput> {
+  const write = (lines: readonly Component[]) => lines.map((line) => lineOf(line, catalogue));
+  const parsed = RecipeInputSchema.safeParse({
+    name: item.name,
+    makes: Math.min(2000, item.base.pieces),
+    dough: write(item.dough.parts.flatMap((part) => part.components)),
+    fillings: [{ lines: write(item.filling.components) }],
+    finish: write([...item.finish, ...(making.finish ?? [])].flatMap((entry) => entry.components)),
+    method: item.written?.method ?? "",
+    family: making.family,
+    ...(shapeOf(making.shape) && { shape: making.shape }),
+    measures: item.measures,
+  });
+  return parsed.success
+    ? ok(parsed.data)
+    : failWith(
+        parsed.error.issues.slice(0, 1).map(({ path, message }) => ({
+          code: "inconsistent" as const,
+          path: path.map(String),
+          got: undefined,
+          wanted: message,
+        })),
+      );
+}
+
+/** What an item is as it stands, by rule; undefined where it was not made so, or nothing of it can be weighed. */
+export function asMade(item: Item, making: Making | undefined = item.making, catalogue: Catalogue = OURS): Made | undefined {
+  if (!making) return undefined;
+  const recipe = recipeOf(item, making, catalogue);
+  if (!recipe.ok) return undefined;
+  const made = makeItem(recipe.value, {
+    taken: [],
+    catalogue,
+    method: METHOD_IDS.find((id) => id === making.method),
+    filling: FILLING_IDS.find((id) => id === making.filling),
+  });
+  return made.ok ? made.value : undefined;
+}
+
+/** Fields of a step that follow from weights and names, and are no edit where they differ. */
+const FOLLOWS: ReadonlySet<string> = new Set(["do", "sources"]);
+
+/** How the steps of an item differ from those that were made for it. */
+export function stepEdits(made: readonly Step[], now: readonly Step[]): StepEdit[] {
+  const edits: StepEdit[] = [];
+  const added = new Set(now.filter(({ id }) => !made.some((one) => one.id === id)).map(({ id }) => id));
+  for (const step of made) {
+    const own = now.find(({ id }) => id === step.id);
+    if (!own) {
+      edits.push({ kind: "removed", step: step.id });
+      continue;
+    }
+    const fields = Object.fromEntries(
+      Object.entries(own).filter(
+        ([key, value]) =>
+          !FOLLOWS.has(key) &&
+          JSON.stringify(value) !== JSON.stringify(step[key as keyof Step]) &&
+          // That it comes after what was added, or no longer after what was taken out, follows from those.
+          !(
+            key === "after" &&
+            (own.after.some((link) => added.has(link.step)) || step.after.some((link) => !now.some(({ id }) => id === link.step)))
+          ),
+      ),
+    ) as Partial<Step>;
+    if (Object.keys(fields).length > 0) edits.push({ kind: "changed", step: step.id, was: step.kind, fields });
+  }
+  for (const step of now) if (added.has(step.id)) edits.push({ kind: "added", step });
+  return edits;
+}
+
+/** The cook's changes on newly made steps; those that have no place are given back. */
+function withEdits(item: Item, edits: readonly StepEdit[], before: readonly Step[]): Remade {
+  let next = item;
+  const unused: StepEdit[] = [];
+  for (const edit of edits) {
+    const there = (id: string) => next.steps.some((step) => step.id === id);
+    if (edit.kind === "removed") {
+      if (there(edit.step)) next = removeStep(next, edit.step);
+    } else if (edit.kind === "changed") {
+      if (!next.steps.some(({ id, kind }) => id === edit.step && kind === edit.was)) unused.push(edit);
+      else next = { ...next, steps: next.steps.map((step) => (step.id === edit.step ? { ...step, ...edit.fields } : step)) };
+    } else {
+      const after = edit.step.after.filter((link) => there(link.step));
+      if (after.length < edit.step.after.length || there(edit.step.id)) {
+        unused.push(edit);
+        continue;
+      }
+      // What comes after the same, and did not pass it by before, comes after it.
+      const passesBy = (id: string, link: string) =>
+        before.find((step) => step.id === id)?.after.some((one) => one.step === link) === true;
+      const isFollower = (step: Step) =>
+        step.after.some((link) => after.some((one) => one.step === link.step) && !passesBy(step.id, link.step));
+      const at = 1 + Math.max(...after.map((link) => next.steps.findIndex((step) => step.id === link.step)));
+      const steps = next.steps.map((step) =>
+        isFollower(step)
+          ? {
+              ...step,
+              after: [...step.after.filter((link) => !after.some((one) => one.step === link.step)), { step: edit.step.id }],
+            }
+          : step,
+      );
+      next = { ...next, steps: [...steps.slice(0, at), { ...edit.step, after }, ...steps.slice(at)] };
+    }
+  }
+  return { item: next, unused };
+}
+
+/**
+ * An item made otherwise: of another dough, finished another way, in another shape. Formula, names and what the cook changed stay; steps,
+ * capacity, the piece's measures and what it waits for follow. Changing it back undoes it.
+ */
+export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalogue = OURS): Remade | undefined {
+  const { making } = item;
+  const before = asMade(item, making, catalogue);
+  if (!making || !before) return undefined;
+  const after = asMade(item, { ...making, ...otherwise }, catalogue);
+  if (!after) return undefined;
+  const { steps, capacity, piece, storage, fryOil, filling } = after.item;
+  const all = [...item.finish, ...(making.finish ?? [])];
+  const has = ({ step }: Item["finish"][number]) => steps.some(({ id }) => id === step);
+  const kept = all.filter((entry) => !has(entry));
+  const made: Item = {
+    ...item,
+    making: { ...after.item.making!, ...(kept.length > 0 && { finish: kept }) },
+    family: after.item.family,
+    steps,
+    capacity,
+    storage,
+    fryOil,
+    piece: { ...item.piece, shape: piece.shape, thicknessMm: piece.thicknessMm, footprintMm: piece.footprintMm },
+    finish: all.filter(has),
+    filling: { ...item.filling, useAtMaxC: filling.useAtMaxC },
+  };
+  return withEdits(made, stepEdits(before.item.steps, item.steps), item.steps);
+}
