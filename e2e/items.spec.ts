@@ -115,6 +115,13 @@ test("a recipe from paper, in cups and °F, becomes an item, pieces and a timeta
       .getByRole("button", { name: /Corner hand pies: Bake/ })
       .first(),
   ).toBeVisible();
+  // Others find the demo as it was.
+  await page.getByRole("link", { name: "Gathering" }).click();
+  await page.getByRole("button", { name: "Remove Corner hand pies" }).click();
+  await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
+  await page.getByRole("option", { name: "Slipway pies" }).click();
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 30_000 });
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
 });
 
 test("on the desk every column follows the one that is typed in, and undo takes it back", async ({ page }) => {

@@ -70,7 +70,7 @@ const BOUGHT_PIECE_G = 22;
 /** Lost of a filling on its way into the pieces, %. */
 const HANDLING_PCT = 2;
 /** What an adult eats of one of several kinds, and of the only one, g; and how much less others eat. */
-const ADULT_G = { among: 130, alone: 300 } as const;
+const ADULT_G = { among: 100, alone: 210 } as const;
 const TEEN = 1.2;
 const CHILD = 0.6;
 
