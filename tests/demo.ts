@@ -34,6 +34,30 @@ export function demoInput(id: string, over: Record<string, unknown> = {}) {
   };
 }
 
+/** A demo day on which nothing is served but so many pieces of one item, to four adults; nothing is in the freezer or ruled. */
+export function supperInput(id: string, item: Item, pieces: number, time: string, over: Record<string, unknown> = {}) {
+  const input = demoInput(id);
+  return {
+    ...input,
+    items: [item],
+    gathering: {
+      ...input.gathering,
+      freezer: [],
+      rules: [],
+      doneAhead: [],
+      guests: [{ count: 4, age: "adult" }],
+      waves: [{ id: "w", name: "Supper", time, items: [{ recipe: item.id, pieces }] }],
+    },
+    ...over,
+  };
+}
+
+/** A demo kitchen's input with other equipment in it. */
+export function equipped(id: string, equipment: object) {
+  const kitchen = demoInput(id).kitchen as { equipment: object };
+  return { ...kitchen, equipment: { ...kitchen.equipment, ...equipment } };
+}
+
 /** A request that is known to be right. */
 export function expectRequest(input: unknown): PlanRequest {
   const parsed = parseRequest(input);

@@ -1,6 +1,8 @@
 import type { AllergenTag } from "./allergen";
 
 export type Answer = "yes" | "no" | "depends";
+/** As it is told to programs: null where it is not known. */
+export const TRUTH: Readonly<Record<Answer, boolean | null>> = { yes: true, no: false, depends: null };
 export const DIETS = ["vegetarian", "vegan", "halal", "kosher", "alcohol-free"] as const;
 export type Diet = (typeof DIETS)[number];
 export type Diets = Readonly<Record<Diet, Answer>>;

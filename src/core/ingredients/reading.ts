@@ -2,7 +2,7 @@ import { allergensOf, type Allergen } from "./allergen";
 import { lineClaims } from "./claims";
 import type { Catalogue } from "./own";
 import { guesses } from "./guess";
-import type { Answer, Hazard } from "./kinds";
+import { TRUTH, type Hazard } from "./kinds";
 import { readLine, type Reading } from "./read-line";
 import { GAP_TEXT } from "./read-line-text";
 import type { System } from "../quantities/unit-table";
@@ -23,7 +23,6 @@ export interface ReadingDocument {
   readonly guesses: readonly string[];
 }
 
-const truth: Readonly<Record<Answer, boolean | null>> = { yes: true, no: false, depends: null };
 const tenth = (grams: number | null): number | null => (grams === null ? null : Math.round(grams * 10) / 10);
 
 /** The most guesses for a line of which it is not known what it is. */
@@ -62,7 +61,7 @@ export function readingDocument(
         amount: reading.amount,
         allergens: allergensOf(claims.contains),
         mayContain: allergensOf(claims.may),
-        diets: { vegetarian: truth[vegetarian], vegan: truth[vegan], halal: truth[halal], kosher: truth[kosher] },
+        diets: { vegetarian: TRUTH[vegetarian], vegan: TRUTH[vegan], halal: TRUTH[halal], kosher: TRUTH[kosher] },
         hazard: claims.hazard,
         gap: gapOf(reading),
         guesses: sure || reading.heading ? [] : nearest(reading, catalogue),

@@ -1,6 +1,7 @@
 import type { Component, Item } from "./schema";
 import { idOf } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
+import { doughComponents } from "./desk";
 import { mainFlour } from "./resolve";
 import { fail, ok, type Result } from "../shared/issue";
 
@@ -36,7 +37,7 @@ const mapDough = (item: Item, change: (c: Component) => Component): Item => ({
  * Issues: `unknown` component, `out_of_range` used (less than half or more than twice the plan).
  */
 export function noteUsed(item: Item, component: string, batchG: number, plannedG: number): Result<Item> {
-  const dough = item.dough.parts.flatMap((part) => part.components);
+  const dough = doughComponents(item);
   const target = dough.find((c) => c.id === component);
   const flour = mainFlour(dough);
   if (!target || !flour)

@@ -2,7 +2,7 @@ import type { Item } from "./schema";
 import { idOf, ingredientOf } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
 import { down, sum } from "../shared/rounding";
-import { deskTotals, isSalt } from "./desk";
+import { deskTotals, doughComponents, isSalt } from "./desk";
 import { doughShares, familyOf, type Family } from "./families";
 import { bindable } from "./seasoning";
 import { effectiveProtein } from "../ingredients/exchange";
@@ -105,7 +105,7 @@ const MOST_SPICE_PCT = 4;
 /** What a cook would ask about: figures outside the usual, weights that do not add up, and what is not said at all. */
 export function itemChecks(item: Item, catalogue: Catalogue = OURS): Check[] {
   const totals = deskTotals(item, catalogue);
-  const dough = item.dough.parts.flatMap((part) => part.components);
+  const dough = doughComponents(item);
   const family = familyOf(item, catalogue);
   const checks: Check[] = [];
   const onFlour = (ids: readonly string[]) =>
@@ -157,7 +157,7 @@ function liquidDoubts(item: Item, yeasted: boolean, catalogue: Catalogue): Check
 
 /** Shares of the dough outside what its family ever has. */
 function unusual(item: Item, family: Family, catalogue: Catalogue): Check[] {
-  const shares = doughShares(item, catalogue)!;
+  const shares = doughShares(doughComponents(item), catalogue)!;
   return (["water", "fat", "sugar", "salt", "yeast"] as const).flatMap((figure): Check[] => {
     const usual = family[figure];
     const pct = shares[figure];

@@ -1,8 +1,6 @@
 import type { Diet, Hazard } from "../ingredients/kinds";
+import { listed } from "../shared/words";
 import type { AllergenClaim, ItemClaims } from "./claims";
-
-const listed = (names: readonly string[]): string =>
-  names.length < 2 ? (names[0] ?? "") : `${names.slice(0, -1).join(", ")} and ${names[names.length - 1]}`;
 
 /** An allergen with its grain where the lists of nine ask for it: "gluten (wheat, rye)". */
 export function allergenText({ allergen, tags }: AllergenClaim): string {

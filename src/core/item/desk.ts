@@ -68,32 +68,46 @@ export const isSalt = (c: Pick<Component, "name" | "ingredient">, catalogue: Cat
 /** How much a filling may stray from the formula's fill a piece, %. */
 const STRETCH_PCT = 10;
 
-/** Sums, percentages and the balance of dough to filling. Without any flour the percentages are 0. */
-export function deskTotals(item: Item, catalogue: Catalogue = OURS): DeskTotals {
-  const dough = item.dough.parts.flatMap((part) => part.components);
+const onFlour = (grams: number, flourG: number): number => (flourG > 0 ? bakersPct(grams, flourG) : 0);
+
+/** All of a dough, its parts together. */
+export const doughComponents = ({ dough }: Pick<Item, "dough">): readonly Component[] =>
+  dough.parts.flatMap((part) => part.components);
+
+type DoughTotals = Pick<DeskTotals, "flourG" | "doughG" | "hydrationPct" | "fatPct" | "pureFatPct" | "uncounted" | "saltPct">;
+
+/** Sums and percentages of a dough by itself. Without any flour the percentages are 0. */
+export function doughTotals(dough: readonly Component[], catalogue: Catalogue = OURS): DoughTotals {
   const flourG = sum(dough.filter((c) => c.flour).map((c) => c.grams));
-  const doughG = sum(dough.map((c) => c.grams));
-  const onFlour = (grams: number) => (flourG > 0 ? bakersPct(grams, flourG) : 0);
   const lines = dough.map((c) => ({ id: c.id, grams: c.grams, waterPct: waterPct(c, catalogue) ?? 0 }));
   const fatG = sum(dough.filter((c) => isFat(c, catalogue)).map((c) => c.grams));
   const pureFatG = sum(dough.map((c) => (c.flour ? 0 : (c.grams * (fatPct(c, catalogue) ?? 0)) / 100)));
   const saltG = sum(dough.filter((c) => isSalt(c, catalogue)).map((c) => c.grams));
+  return {
+    flourG,
+    doughG: sum(dough.map((c) => c.grams)),
+    hydrationPct: flourG > 0 ? hydration({ flourG, lines }).hydrationPct : 0,
+    fatPct: onFlour(fatG, flourG),
+    pureFatPct: onFlour(pureFatG, flourG),
+    uncounted: dough.filter((c) => waterPct(c, catalogue) === undefined).map((c) => c.name.split(",")[0]),
+    saltPct: onFlour(saltG, flourG),
+  };
+}
+
+/** Sums, percentages and the balance of dough to filling. Without any flour the percentages are 0. */
+export function deskTotals(item: Item, catalogue: Catalogue = OURS): DeskTotals {
+  const totals = doughTotals(doughComponents(item), catalogue);
+  const { flourG, doughG } = totals;
   const { components } = item.filling;
   const usableG = usableDoughG(item, doughG);
   const { usableG: usableFillingG } = fillingFor(item.filling);
   const { doughG: perDough, fillingG: perFilling } = item.piece;
   return {
-    flourG,
-    doughG,
+    ...totals,
     usableDoughG: usableG,
-    hydrationPct: flourG > 0 ? hydration({ flourG, lines }).hydrationPct : 0,
-    fatPct: onFlour(fatG),
-    pureFatPct: onFlour(pureFatG),
-    uncounted: dough.filter((c) => waterPct(c, catalogue) === undefined).map((c) => c.name.split(",")[0]),
-    saltPct: onFlour(saltG),
     rawFillingG: sum(components.map((c) => c.grams)),
     usableFillingG,
-    pct: item.dough.parts.map((part) => part.components.map((c) => onFlour(c.grams))),
+    pct: item.dough.parts.map((part) => part.components.map((c) => onFlour(c.grams, flourG))),
     balance:
       perDough > 0 && perFilling > 0 && usableG > 0 && usableFillingG > 0
         ? balance({

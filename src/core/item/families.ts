@@ -1,8 +1,8 @@
 import { idOf, ingredientOf } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
 import { sum } from "../shared/rounding";
-import { deskTotals } from "./desk";
-import type { Item } from "./schema";
+import { doughComponents, doughTotals } from "./desk";
+import type { Component, Item } from "./schema";
 
 /** A figure's range: implausible below `least` or above `most`, usual from `from` to `to`. */
 export interface Usual {
@@ -185,10 +185,9 @@ export interface DoughShares {
 const AS_INSTANT: Readonly<Record<string, number>> = { "yeast-instant": 1, "yeast-active-dry": 1 / 1.25, "yeast-fresh": 1 / 3 };
 
 /** Shares of a dough; undefined without any flour. */
-export function doughShares(item: Item, catalogue: Catalogue = OURS): DoughShares | undefined {
-  const totals = deskTotals(item, catalogue);
+export function doughShares(dough: readonly Component[], catalogue: Catalogue = OURS): DoughShares | undefined {
+  const totals = doughTotals(dough, catalogue);
   if (totals.flourG <= 0) return undefined;
-  const dough = item.dough.parts.flatMap((part) => part.components);
   const onFlour = (grams: readonly number[]) => (100 * sum(grams)) / totals.flourG;
   const sweet = dough.filter((c) => ingredientOf(c, catalogue)?.kinds.some((kind) => kind === "sugar" || kind === "sweet"));
   return {
@@ -205,7 +204,7 @@ const byId = (id: string): Family => FAMILIES.find((family) => family.id === id)
 
 /** The kind of dough that an item's formula and method are nearest to; undefined without any flour. */
 export function familyOf(item: Item, catalogue: Catalogue = OURS): Family | undefined {
-  const shares = doughShares(item, catalogue);
+  const shares = doughShares(doughComponents(item), catalogue);
   if (!shares) return undefined;
   const fresh = item.steps.filter((step) => step.path.includes("fresh"));
   const kinds = new Set(fresh.map((step) => step.kind));

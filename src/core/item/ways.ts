@@ -4,7 +4,7 @@ import { disc } from "../quantities/geometry";
 import { idOf, isFat } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
 import { doughProtein } from "./checks";
-import { deskTotals } from "./desk";
+import { deskTotals, doughComponents } from "./desk";
 import { cutWithRerolls } from "./dough";
 import { fillingLimit } from "./seasoning";
 
@@ -27,7 +27,6 @@ export interface Way {
   readonly chosen: string | undefined;
 }
 
-const allDough = (item: Item): readonly Component[] => item.dough.parts.flatMap((part) => part.components);
 const isA = (ids: readonly string[]) => (c: Component) => ids.includes(idOf(c) ?? "");
 const isYeast = isA(["yeast-instant", "yeast-active-dry", "yeast-fresh"]);
 const isSugar = isA(["sugar-granulated", "sugar-caster", "sugar-icing", "sugar-brown"]);
@@ -40,7 +39,7 @@ const withDough = (item: Item, change: (components: readonly Component[], part: 
 });
 
 const gramsOf = (item: Item, which: (c: Component) => boolean): number =>
-  allDough(item)
+  doughComponents(item)
     .filter(which)
     .reduce((sum, c) => sum + c.grams, 0);
 
@@ -56,7 +55,7 @@ function setShare(item: Item, which: (c: Component) => boolean, name: string, pc
       ),
     );
   if (target === 0) return item;
-  const taken = allDough(item).map((c) => c.id);
+  const taken = doughComponents(item).map((c) => c.id);
   const last = item.dough.parts.length - 1;
   return withDough(item, (components, part) =>
     part === last ? [...components, { id: freshId(name, taken), name, grams: target }] : components,
@@ -64,7 +63,7 @@ function setShare(item: Item, which: (c: Component) => boolean, name: string, pc
 }
 
 /** A short or flaky dough: no yeast, and fat enough to be shaped by it. */
-const isShort = (item: Item): boolean => !allDough(item).some(isYeast) && deskTotals(item).fatPct >= 30;
+const isShort = (item: Item): boolean => !doughComponents(item).some(isYeast) && deskTotals(item).fatPct >= 30;
 
 /** The range in which fat to flour of a short dough is set, g of fat for 1 g of flour. */
 export const RICHNESS = { min: 0.4, max: 0.95 } as const;
@@ -109,7 +108,7 @@ function shareWay(
   };
 }
 
-const isUnyeasted = (item: Item): boolean => item.piece.doughG > 0 && !allDough(item).some(isYeast);
+const isUnyeasted = (item: Item): boolean => item.piece.doughG > 0 && !doughComponents(item).some(isYeast);
 
 const leavener = (item: Item): Way | undefined =>
   isUnyeasted(item) ? shareWay(item, "leavener", { which: isPowder, name: "baking powder" }, [0, 1, 2]) : undefined;
@@ -124,10 +123,10 @@ const MAIN_FLOURS = ["flour-plain", "flour-bread", "flour-00", "flour-cake"];
 /** The heaviest wheat flour becomes another one, and starch a share of the two. */
 function withFlour(item: Item, name: string, starchPct: number): Item {
   const starchG = gramsOf(item, isStarch);
-  const wheat = [...allDough(item)].filter(isA(MAIN_FLOURS)).sort((a, b) => b.grams - a.grams)[0];
+  const wheat = [...doughComponents(item)].filter(isA(MAIN_FLOURS)).sort((a, b) => b.grams - a.grams)[0];
   const total = wheat.grams + starchG;
   const starch = (total * starchPct) / 100;
-  const taken = allDough(item).map((c) => c.id);
+  const taken = doughComponents(item).map((c) => c.id);
   return withDough(item, (components) => {
     const rest = components.filter((c) => !isStarch(c));
     if (!components.includes(wheat)) return rest;
@@ -143,7 +142,7 @@ function withFlour(item: Item, name: string, starchPct: number): Item {
 }
 
 function strength(item: Item, catalogue: Catalogue): Way | undefined {
-  const wheat = [...allDough(item)].filter(isA(MAIN_FLOURS)).sort((a, b) => b.grams - a.grams)[0];
+  const wheat = [...doughComponents(item)].filter(isA(MAIN_FLOURS)).sort((a, b) => b.grams - a.grams)[0];
   if (!wheat) return undefined;
   const starchG = gramsOf(item, isStarch);
   const now = starchG > 0.04 * wheat.grams ? "weakened" : idOf(wheat) === "flour-bread" ? "strong" : "plain";
@@ -270,7 +269,7 @@ function fullness(item: Item): Way | undefined {
 const HELD_BACK_PCT = 10;
 
 function amounts(item: Item): Way | undefined {
-  const liquid = allDough(item)
+  const liquid = doughComponents(item)
     .filter(isA(["water", "milk", "buttermilk"]))
     .sort((a, b) => b.grams - a.grams)[0];
   if (!liquid) return undefined;

@@ -2,15 +2,18 @@ import { doughFor, usableDough } from "./dough";
 import { fillingYield } from "./filling";
 import type { Component, Item } from "./schema";
 
+/** Something whose dough loses a share on the way. */
+type Lossy = { readonly dough: Pick<Item["dough"], "netLossPct"> };
+
 /** What is lost of an item's dough: nothing is said of bowls, a share of it on the way. */
-const lossesOf = (item: Pick<Item, "dough">) => ({ batches: 1, bowlLossG: 0, handlingLossPct: item.dough.netLossPct });
+const lossesOf = (item: Lossy) => ({ batches: 1, bowlLossG: 0, handlingLossPct: item.dough.netLossPct });
 
 /** Dough to mix for so many pieces of an item, g: their weight and what is lost on the way. */
 export const mixedDoughG = (item: Item, pieces: number): number =>
   doughFor({ ...lossesOf(item), pieces, doughPerPieceG: item.piece.doughG }).doughG;
 
 /** What of a dough of an item reaches its pieces, g. */
-export const usableDoughG = (item: Pick<Item, "dough">, doughG: number): number => usableDough({ ...lossesOf(item), doughG });
+export const usableDoughG = (item: Lossy, doughG: number): number => usableDough({ ...lossesOf(item), doughG });
 
 interface Filling {
   readonly components: readonly Pick<Component, "id" | "grams" | "cook" | "lossPct">[];

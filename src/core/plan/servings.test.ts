@@ -1,4 +1,4 @@
-import { demoInput, demoItem, expectRequest } from "@tests/demo";
+import { demoItem, expectRequest, supperInput } from "@tests/demo";
 import { ItemSchema } from "../item/schema";
 import { makePlan } from "./pipeline";
 
@@ -29,21 +29,8 @@ function withBroth(part: "filling" | "piece", brothHoldMin: number) {
 }
 
 const planned = (part: "filling" | "piece", brothHoldMin: number) => {
-  const input = demoInput("quiet-evenings");
-  const item = withBroth(part, brothHoldMin);
-  const request = expectRequest({
-    ...input,
-    items: [item],
-    solve: { seed: 1, iterations: 300 },
-    gathering: {
-      ...input.gathering,
-      freezer: [],
-      rules: [],
-      doneAhead: [],
-      guests: [{ count: 4, age: "adult" }],
-      waves: [{ id: "w", name: "Supper", time: "21:00", items: [{ recipe: item.id, pieces: 12 }] }],
-    },
-  });
+  const solve = { seed: 1, iterations: 300 };
+  const request = expectRequest(supperInput("quiet-evenings", withBroth(part, brothHoldMin), 12, "21:00", { solve }));
   return makePlan(request, { now: () => 0 });
 };
 

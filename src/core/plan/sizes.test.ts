@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { demoInput, demoItem, expectRequest } from "@tests/demo";
+import { demoItem, equipped, expectRequest, supperInput } from "@tests/demo";
 import { brokenRules } from "@tests/plan-rules";
 import { acrossRooms } from "../batching/partition";
 import { makePlan } from "./pipeline";
@@ -31,24 +31,13 @@ test("pieces across rooms of several sizes: all of them, none too full, in as fe
   );
 });
 
-const day = (gathering: string, recipe: string, pieces: number, equipment: object, time = "21:00") => {
-  const input = demoInput(gathering);
-  const own = input.kitchen as { equipment: object };
-  return expectRequest({
-    ...input,
-    items: [demoItem(recipe)],
-    kitchen: { ...own, equipment: { ...own.equipment, ...equipment } },
-    solve: { seed: 1, iterations: 200 },
-    gathering: {
-      ...input.gathering,
-      freezer: [],
-      rules: [],
-      doneAhead: [],
-      guests: [{ count: 4, age: "adult" }],
-      waves: [{ id: "w", name: "Supper", time, items: [{ recipe, pieces }] }],
-    },
-  });
-};
+const day = (gathering: string, recipe: string, pieces: number, equipment: object, time = "21:00") =>
+  expectRequest(
+    supperInput(gathering, demoItem(recipe), pieces, time, {
+      kitchen: equipped(gathering, equipment),
+      solve: { seed: 1, iterations: 200 },
+    }),
+  );
 
 test("two pans of different sizes: each is loaded with what it holds, and both are at work", () => {
   const request = day("quiet-evenings", "reed-pocket", 20, {

@@ -1,4 +1,4 @@
-import { demoInput, demoItem, expectRequest } from "@tests/demo";
+import { demoInput, demoItem, equipped, expectRequest, supperInput } from "@tests/demo";
 import { brokenRules } from "@tests/plan-rules";
 import { ItemSchema, type Item } from "../item/schema";
 import type { Step } from "../item/step";
@@ -40,22 +40,12 @@ function hurried(over: Partial<Item["capacity"]> = {}): Item {
   });
 }
 
-const request = (pieces: number, kitchen: object = {}, item = hurried()) => {
-  const input = demoInput("quiet-evenings");
-  const own = input.kitchen as { equipment: object };
-  return expectRequest({
-    ...input,
-    items: [item],
-    kitchen: { ...own, equipment: { ...own.equipment, "lidded-pan": { count: 1, mm: 150 }, ...kitchen } },
-    gathering: {
-      ...input.gathering,
-      freezer: [],
-      rules: [],
-      guests: [{ count: 4, age: "adult" }],
-      waves: [{ id: "w", name: "Supper", time: "21:30", items: [{ recipe: item.id, pieces }] }],
-    },
-  });
-};
+const request = (pieces: number, kitchen: object = {}, item = hurried()) =>
+  expectRequest(
+    supperInput("quiet-evenings", item, pieces, "21:30", {
+      kitchen: equipped("quiet-evenings", { "lidded-pan": { count: 1, mm: 150 }, ...kitchen }),
+    }),
+  );
 
 test("pieces that may wait only minutes for one small pan: they are shaped and filled at its pace, the filling in portions", () => {
   const asked = request(24);
@@ -76,19 +66,17 @@ test("a board that the item says nothing of takes as many by its area as a tray"
 test("a filling too large for its pot is cooked in two, each with its weight", () => {
   const input = demoInput("quiet-evenings");
   const item = demoItem("reed-pocket");
-  const one = (litres: number[]) => {
-    const own = input.kitchen as { equipment: object };
-    return expectRequest({
+  const one = (litres: number[]) =>
+    expectRequest({
       ...input,
       items: [item],
-      kitchen: { ...own, equipment: { ...own.equipment, pot: { litres } } },
+      kitchen: equipped("quiet-evenings", { pot: { litres } }),
       gathering: {
         ...input.gathering,
         rules: [],
         freezer: [{ recipe: item.id, pieces: 36, by: { day: 1, time: "22:00" } }],
       },
     });
-  };
   const fillings = (litres: number[]) => quantitiesOf(one(litres)).batches.filter(({ part }) => part === "filling");
   const [whole] = fillings([5]);
   const halves = fillings([whole.totalG / 1000]);

@@ -1,5 +1,5 @@
 import { sum } from "../shared/rounding";
-import { chamberIds } from "../kitchen/equipment";
+import { chamberIds, isChamber } from "../kitchen/equipment";
 import { sizesOf } from "../kitchen/sizes";
 import { leastMinutes } from "./expand/task-input";
 import type { PlanRequest } from "./request";
@@ -108,10 +108,9 @@ export function inTurnOf({ expansion }: Quantities, { kitchen }: PlanRequest): I
     groups.set(key, group);
   }
   return [...groups.values()].map(({ item, chamber, each, handsOn }): InTurn => {
-    const units =
-      chamber === "lidded-pan"
-        ? sum(sizesOf("lidded-pan", kitchen).map(({ count }) => count))
-        : chamberIds(chamber as "oven" | "steamer" | "fryer", kitchen).length;
+    const units = isChamber(chamber)
+      ? chamberIds(chamber, kitchen).length
+      : sum(sizesOf("lidded-pan", kitchen).map(({ count }) => count));
     const eachMin = Math.max(...each);
     const rounds = (n: number) => Math.ceil(each.length / Math.max(1, n)) * eachMin;
     const all = sum(each);

@@ -1,4 +1,5 @@
 import { clockText } from "../shared/clock";
+import { listed } from "../shared/words";
 import type { Problem } from "./problem";
 import type { ScheduleReason } from "./reason";
 
@@ -21,9 +22,6 @@ export const namesIn = (problem: Problem): Names => {
 
 /** Tasks named in a sentence before "and n more". */
 const NAMED = 4;
-
-const listed = (names: readonly string[]): string =>
-  names.length > 1 ? `${names.slice(0, -1).join(", ")} and ${names.at(-1)}` : (names[0] ?? "");
 
 /** One sentence for one reason. The only place that words them. */
 export function scheduleReasonText(reason: ScheduleReason, { task, resource, moment }: Names): string {

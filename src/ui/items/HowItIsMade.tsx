@@ -6,9 +6,11 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { FAMILIES } from "@/core/item/families";
 import { FILLINGS } from "@/core/item/making/fillings";
-import { methodsOf, type Made, type MissingFigure } from "@/core/item/making/make-item";
+import { methodsOf } from "@/core/item/making/doughs";
+import type { Made } from "@/core/item/making/make-item";
 import { METHODS } from "@/core/item/making/methods";
 import { shapesFor } from "@/core/item/making/propose";
+import type { MissingFigure } from "@/core/item/making/understand";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 

@@ -1,6 +1,6 @@
 import { addDays, format, parseISO } from "date-fns";
 import { clockText, MINUTES_A_DAY, wallMinute } from "@/core/shared/clock";
-import { takingsOf } from "@/core/plan/takes";
+import { handsIn } from "@/core/plan/takes";
 import type { Plan } from "@/core/plan/schema";
 
 type When = Pick<Plan, "origin" | "clockChanges">;
@@ -45,16 +45,15 @@ export interface PlanSummary {
 /** What the strip at the top says of a plan; undefined where there is nothing to do. */
 export function summarise(plan: Plan): PlanSummary | undefined {
   if (plan.solution.tasks.length === 0) return undefined;
-  const takings = takingsOf(plan);
   const firstStart = Math.min(...plan.solution.tasks.map((task) => task.start));
   const lastEnd = Math.max(...plan.solution.tasks.map((task) => task.end));
-  const cooks = plan.day.cooks.map((cook): CookUse => {
-    const calendar = plan.problem.resources.find((r) => r.id === cook.id);
-    const windows = calendar?.kind === "pool" ? (calendar.calendar ?? []) : [];
-    const there = windows.reduce((sum, [from, to]) => sum + Math.max(0, Math.min(to, lastEnd) - Math.max(from, firstStart)), 0);
-    const busy = takings.reduce((sum, { resource, from, to }) => sum + (resource === cook.id ? to - from : 0), 0);
-    return { id: cook.id, name: cook.name, busy, there };
-  });
+  const hands = handsIn(plan, firstStart, lastEnd);
+  const cooks = plan.day.cooks.map(({ id, name }, k): CookUse => ({
+    id,
+    name,
+    busy: hands[k].busyMin,
+    there: hands[k].thereMin,
+  }));
   return {
     firstStart,
     lastEnd,

@@ -8,6 +8,7 @@ import { wholeUnits } from "@/core/ingredients/whole-units";
 import { overlaps } from "@/core/shared/range";
 import { taskShares } from "@/core/plan/schema";
 import { stickyCorrection } from "@/core/item/by-feel";
+import { doughComponents } from "@/core/item/desk";
 import { mainFlour } from "@/core/item/resolve";
 import { heldBack } from "@/core/item/formula";
 import { milderPart } from "@/core/item/dish";
@@ -155,7 +156,7 @@ function nowAndByFeel(line: Ingredient, of: readonly { item: string; component: 
 function withSticky(line: WeighLine, batch: Weighing, made: readonly Batch[], itemOf: (id: string) => Item): WeighLine {
   if (batch.part !== "dough" || line.when || !batch.ingredients.some((one) => one.holdBackPct)) return line;
   const of = made.flatMap((one) => {
-    const flour = mainFlour(itemOf(one.item).dough.parts.flatMap((part) => part.components));
+    const flour = mainFlour(doughComponents(itemOf(one.item)));
     const mine = flour && one.ingredients.find((part) => part.id === flour.id && `${part.in} ${part.id}` === line.key);
     return mine ? [{ item: one.item, component: mine.id }] : [];
   });

@@ -416,3 +416,9 @@ export const DOUGHS: Readonly<Record<FamilyId, Dough>> = {
     wash: false,
   },
 };
+
+/** Ids of the ways in which a dough may be finished, the usual first. */
+export const methodsOf = (family: FamilyId): readonly MethodId[] => [
+  ...DOUGHS[family].methods,
+  ...METHOD_IDS.filter((id) => !DOUGHS[family].methods.includes(id)),
+];

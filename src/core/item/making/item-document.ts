@@ -1,19 +1,19 @@
 import { allergensOf } from "../../ingredients/allergen";
 import type { Catalogue } from "../../ingredients/own";
-import type { Answer } from "../../ingredients/kinds";
+import { TRUTH } from "../../ingredients/kinds";
 import { claimsOf } from "../claims";
+import { doughComponents } from "../desk";
 import { isProvisional } from "../gaps";
 import { resolveItem } from "../resolve";
 import type { Step } from "../step";
-import type { Made, MissingFigure } from "./make-item";
-
-const truth: Readonly<Record<Answer, boolean | null>> = { yes: true, no: false, depends: null };
+import type { Made } from "./make-item";
+import type { MissingFigure } from "./understand";
 
 /** The weights that a step takes, for the recipe's own batch. */
 function weightsOf(step: Step, { item }: Made): string | undefined {
   const lines =
     step.id === "weigh-dough"
-      ? item.dough.parts.flatMap((part) => part.components)
+      ? doughComponents(item)
       : step.id === "prep-filling"
         ? item.filling.components
         : item.finish.filter((entry) => entry.step === step.id).flatMap((entry) => entry.components);
@@ -39,10 +39,10 @@ export function itemDocument(made: Made, catalogue: Catalogue) {
     gaps: gaps.map(gapText),
     provisional: isProvisional(item) || claims.unknown.length > 0,
     diets: {
-      vegetarian: truth[vegetarian.answer],
-      vegan: truth[vegan.answer],
-      halal: truth[halal.answer],
-      kosher: truth[kosher.answer],
+      vegetarian: TRUTH[vegetarian.answer],
+      vegan: TRUTH[vegan.answer],
+      halal: TRUTH[halal.answer],
+      kosher: TRUTH[kosher.answer],
     },
     allergens: allergensOf(claims.contains.flatMap(({ tags }) => tags)),
     mayContain: allergensOf(claims.may.flatMap(({ tags }) => tags)),

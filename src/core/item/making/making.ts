@@ -38,3 +38,11 @@ export interface Making {
 
 /** Whether a method is the oven's. */
 export const isBaked = (method: MethodId): boolean => ["tray", "dish", "blind", "tin"].includes(method);
+
+/** The filling is no warmer than this when it meets the dough, °C. */
+export const fillAtMostC = ({ dough, filling }: Pick<Making, "dough" | "filling">): number =>
+  Math.min(dough.fillMaxC, filling.atMostC ?? Infinity);
+
+/** Whether pieces go into the freezer raw; a whole dish goes in cooked, whatever its dough. */
+export const freezesRaw = ({ dough, method }: Pick<Making, "dough" | "method">): boolean =>
+  dough.freeze === "raw" && method.id !== "dish";

@@ -1,5 +1,6 @@
 import { OURS, type Catalogue } from "../../ingredients/own";
 import { failWith, ok, type Result } from "../../shared/issue";
+import { doughComponents } from "../desk";
 import type { Component, Item } from "../schema";
 import { removeStep } from "../step-edit";
 import type { Step } from "../step";
@@ -36,7 +37,7 @@ function recipeOf(item: Item, making: Making, catalogue: Catalogue): Result<Reci
   const parsed = RecipeInputSchema.safeParse({
     name: item.name,
     makes: Math.min(2000, item.base.pieces),
-    dough: write(item.dough.parts.flatMap((part) => part.components)),
+    dough: write(doughComponents(item)),
     fillings: [{ lines: write(item.filling.components) }],
     finish: write([...item.finish, ...(making.finish ?? [])].flatMap((entry) => entry.components)),
     method: item.written?.method ?? "",

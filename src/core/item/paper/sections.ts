@@ -115,7 +115,6 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
     loose.filter((block) => block.length > 0),
     dough.length > 0,
     fillings.some(({ lines }) => lines.length > 0),
-    catalogue,
   );
   return {
     dough: [...dough, ...sorted.dough],
@@ -147,9 +146,7 @@ function sortLoose(
   blocks: readonly (readonly Reading[])[],
   hasDough: boolean,
   hasFilling: boolean,
-  catalogue: Catalogue,
 ): { dough: Reading[]; filling: Reading[]; finish: Reading[] } {
-  void catalogue;
   if (blocks.length === 0) return { dough: [], filling: [], finish: [] };
   if (hasDough && !hasFilling) return { dough: [], filling: blocks.flat(), finish: [] };
   if (hasFilling && !hasDough) return { dough: blocks.flat(), filling: [], finish: [] };

@@ -1,6 +1,6 @@
 import type { Obstacle } from "../../batching/obstacle";
-import { chambersAt, poolSize } from "../../kitchen/equipment";
-import { sizesOf } from "../../kitchen/sizes";
+import { chambersAt, isChamber, poolSize } from "../../kitchen/equipment";
+import { sizesOf, type ChamberKind } from "../../kitchen/sizes";
 import { isCarrier, type Capacities } from "../../kitchen/capacity";
 import { sizeOf } from "../../shared/range";
 import type { Cook, Kitchen } from "../../kitchen/schema";
@@ -34,7 +34,7 @@ export function equipmentUses(
   const uses: EquipmentUse[] = [];
   const at = { item: work.item.id, kind: step.kind };
   for (const entry of step.equipment) {
-    if (entry.id === "oven" || entry.id === "steamer" || entry.id === "fryer") {
+    if (isChamber(entry.id)) {
       const { ids, setting, mostC } = chambersAt(entry.id, entry.settingC ?? 100, kitchen, work.into);
       if (mostC === undefined) lacks({ code: "not-there", ...at, equipment: entry.id });
       else if (ids.length === 0) lacks({ code: "too-hot", ...at, equipment: entry.id, settingC: setting, mostC });
@@ -82,7 +82,7 @@ function tiersOf(work: Work, capacities: Capacities, kitchen: Kitchen): number {
 }
 
 function chamberUse(
-  id: "oven" | "steamer" | "fryer",
+  id: ChamberKind,
   ids: readonly string[],
   setting: number,
   work: Work,

@@ -1,6 +1,6 @@
 import { equipmentWord } from "../../kitchen/equipment";
 import { lengthText } from "../../shared/clock";
-import { counted } from "../../shared/words";
+import { counted, uncapitalised } from "../../shared/words";
 import type { ChangeKind } from "./change";
 import { inCelsius, type HeatText } from "../task-text";
 
@@ -53,7 +53,7 @@ export function changeText(kind: ChangeKind, words: ChangeWords = AS_WRITTEN): s
     case "two-waves":
       return `${kind.pieces} of ${kind.item} served ${kind.minutes} min after the others, at ${clock(kind.time)}`;
     case "otherwise":
-      return `${kind.item}: ${kind.option.charAt(0).toLowerCase()}${kind.option.slice(1)}`;
+      return `${kind.item}: ${uncapitalised(kind.option)}`;
     case "elsewhere":
       return `in ${kind.kitchen} instead`;
     case "both":
@@ -69,7 +69,7 @@ export function changeText(kind: ChangeKind, words: ChangeWords = AS_WRITTEN): s
     case "from-stock":
       return `${counted(kind.pieces, "piece")} of ${kind.item} from the freezer`;
     case "other-filling":
-      return `${kind.item} with ${kind.filling.charAt(0).toLowerCase()}${kind.filling.slice(1)}`;
+      return `${kind.item} with ${uncapitalised(kind.filling)}`;
     case "bigger-pan":
       return `a lidded pan ${kind.mm} mm across: ${kind.pieces} ${kind.item} at once instead of ${kind.from}`;
   }

@@ -41,20 +41,24 @@ test("serving later lets the hands begin later by about as much", () => {
   expect(gain.laterStart).toBeLessThanOrEqual(35);
 });
 
-test("more fried at once than may wait: as few as the limit allows, or in two goes, is a way out", () => {
+/** Launch night with nothing on its table but so many turnovers, which are fried. */
+const turnovers = (pieces: number) => {
   const input = demoInput("launch-night");
-  const waves = structuredClone(input.gathering.waves!);
-  const request = expectRequest({
+  return expectRequest({
     ...input,
     gathering: {
       ...input.gathering,
       freezer: [],
-      waves: [{ ...waves[0], items: [{ recipe: "oarlock-turnover", pieces: 120 }] }],
+      waves: [{ ...input.gathering.waves![0], items: [{ recipe: "oarlock-turnover", pieces }] }],
       rules: [],
       doneAhead: [],
     },
     items: input.items.filter((item) => item.id === "oarlock-turnover"),
   });
+};
+
+test("more fried at once than may wait: as few as the limit allows, or in two goes, is a way out", () => {
+  const request = turnovers(120);
   const { limits } = quantitiesOf(request);
   expect(limits.map((limit) => limit.code)).toEqual(["too-many-loads"]);
   const fewer = changesFor(request).find((change) => change.kind.code === "fewer")!;
@@ -119,19 +123,7 @@ test("what makes it possible comes first, then the minutes it brings, then what 
 });
 
 test("more than can be fried fresh: kept warm in the oven they are all hot at once, and every rule is kept", () => {
-  const input = demoInput("launch-night");
-  const waves = structuredClone(input.gathering.waves!);
-  const request = expectRequest({
-    ...input,
-    gathering: {
-      ...input.gathering,
-      freezer: [],
-      waves: [{ ...waves[0], items: [{ recipe: "oarlock-turnover", pieces: 60 }] }],
-      rules: [],
-      doneAhead: [],
-    },
-    items: input.items.filter((item) => item.id === "oarlock-turnover"),
-  });
+  const request = turnovers(60);
   expect(plan(request).solution.status).toBe("infeasible");
   const change = changesFor(request).find(({ kind }) => kind.code === "keep-warm")!;
   const warm = requestWith(request, change);

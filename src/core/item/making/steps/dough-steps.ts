@@ -1,8 +1,9 @@
+import { listed } from "../../../shared/words";
 import { FRIDGE_HOURS } from "../../../tables/keeping";
 import type { DoughRest } from "../doughs";
 import { OPERATIONS } from "../hands";
 import type { Making } from "../making";
-import { byHand, listed, middleOf, restAs, text, waiting, type StepInput } from "./step-input";
+import { byHand, middleOf, restAs, text, waiting, type StepInput } from "./step-input";
 
 const BLOOM = { min: 5, target: 10, max: 12 } as const;
 const PASTE_MIN = 5;
@@ -16,7 +17,7 @@ const namesOf = (making: Making): string => listed(making.lines.dough.map(({ nam
 
 /** From weighing to a dough that can be divided. A dough that is bought is only got out. */
 export function doughSteps(making: Making): StepInput[] {
-  const { dough, says } = making;
+  const { dough } = making;
   if (making.bought) return boughtSteps(making);
   const weigh = byHand(
     {
@@ -119,7 +120,6 @@ export function doughSteps(making: Making): StepInput[] {
       dough.first.yeasted ? 10 : undefined,
     );
   }
-  void says;
   return steps;
 }
 

@@ -1,9 +1,10 @@
 import { sum } from "../../../shared/rounding";
+import { listed } from "../../../shared/words";
 import { FRIDGE_HOURS, OUT_OF_COLD_MIN } from "../../../tables/keeping";
 import { REHEAT_CORE_C } from "../fillings";
 import { PREP_SEC_PER_100_G } from "../hands";
-import type { Making } from "../making";
-import { byHand, listed, middleOf, restAs, text, waiting, type StepInput } from "./step-input";
+import { fillAtMostC, type Making } from "../making";
+import { byHand, middleOf, restAs, text, waiting, type StepInput } from "./step-input";
 
 const COOL = { min: 25, target: 40, max: 120 } as const;
 const CHILL = { min: 45, target: 60, max: 2880 } as const;
@@ -23,7 +24,7 @@ function prepSeconds(making: Making): number {
 
 /** From cutting to a filling that is cold enough to be wrapped. */
 export function fillingSteps(making: Making): StepInput[] {
-  const { filling, lines, says } = making;
+  const { filling, lines } = making;
   if (lines.filling.length === 0) return [];
   const names = listed(lines.filling.map(({ name }) => name));
   const keeps = FRIDGE_HOURS[filling.fridge] ?? 24;
@@ -93,7 +94,6 @@ export function fillingSteps(making: Making): StepInput[] {
   // What nothing waits for keeps in the fridge as long as its kind does.
   const end = steps.at(-1)!;
   if (!end.ahead) end.ahead = { hours: filling.tasteNot ? Math.min(12, keeps) : keeps, where: "fridge" };
-  void says;
   return steps;
 }
 
@@ -102,7 +102,7 @@ const COLD_CAUTION = `Raw: out of the cold for ${OUT_OF_COLD_MIN / 60} h in all 
 function cooking(making: Making): StepInput[] {
   const { filling, lines, says } = making;
   const said = says.fillingCook?.length;
-  const [, usual, most] = filling.cookMin!;
+  const [, usual] = filling.cookMin!;
   const minutes = said && !said.night ? Math.min(600, Math.max(middleOf(said), 3)) : usual;
   const counted = lines.filling.filter(({ name }) => COUNTED.test(name)).map(({ name }) => name);
   const meat = filling.fridge === "cooked-meat-filling";
@@ -140,7 +140,6 @@ function cooking(making: Making): StepInput[] {
     ...(meat && { coreC: REHEAT_CORE_C }),
     sources: { minutes: said ? "recipe" : "filling", ...(meat && { core: "table" as const }) },
   };
-  void most;
   return [
     cook,
     waiting(
@@ -164,17 +163,14 @@ function cooking(making: Making): StepInput[] {
 
 /** The last wait of a filling: it sets, or it gets as cold as its dough wants it. */
 function setting(making: Making, keepsHours: number): StepInput | undefined {
-  const { filling, dough, says } = making;
-  const atMost = Math.min(dough.fillMaxC, filling.atMostC ?? Infinity);
+  const { filling, says } = making;
+  const atMost = fillAtMostC(making);
   const own = filling.set;
   const needsCold = own === undefined && filling.cookMin !== undefined && atMost <= 20;
   if (!own && !needsCold) return undefined;
   const cold = own ? own.where === "fridge" : true;
   const base = own ? { min: own.min, target: own.target, max: own.max } : { ...CHILL };
-  const { rest, from } = restAs(
-    { ...base, atC: cold ? 4 : 21, where: cold ? "fridge" : "room" },
-    says.fillingSet?.length ?? (cold && own ? undefined : undefined),
-  );
+  const { rest, from } = restAs({ ...base, atC: cold ? 4 : 21, where: cold ? "fridge" : "room" }, says.fillingSet?.length);
   const max = cold ? Math.max(rest.max, Math.min(keepsHours * 60, 2880)) : rest.max;
   return waiting(
     {

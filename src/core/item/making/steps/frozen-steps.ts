@@ -1,5 +1,5 @@
 import { OPERATIONS } from "../hands";
-import { isBaked, type Making } from "../making";
+import { freezesRaw, isBaked, type Making } from "../making";
 import { byHand, text, waiting, type StepInput } from "./step-input";
 import { heatFigures, heatStep, type HeatFigures } from "./heat-steps";
 
@@ -40,16 +40,14 @@ function reheatOf({ method, shape }: Making): HeatFigures {
 
 /**
  * Into the freezer, and from it to the table. Pieces freeze raw or cooked as is right for their dough; what does not freeze has no such way.
- * @param formed the step after which raw pieces are ready to freeze
  * @param finished the step after which cooked pieces are
  */
-export function frozenSteps(making: Making, formed: string, finished: string): StepInput[] {
-  const { dough, filling, method } = making;
+export function frozenSteps(making: Making, finished: string): StepInput[] {
+  const { filling, method } = making;
   const freezes = filling.freezer !== undefined || filling.tasteNot === true || making.lines.filling.length === 0;
   if (!freezes || making.bought === "pieces" || method.id === "blind" || making.shape.id === "filled-after") return [];
-  const raw = dough.freeze === "raw" && method.id !== "dish";
+  const raw = freezesRaw(making);
   const from = raw ? "seal" : finished;
-  void formed;
   const freeze = waiting(
     {
       id: "freeze",
@@ -98,9 +96,12 @@ function fromFrozen(making: Making, raw: boolean): StepInput {
   }
   // Fried pieces come crisp from the oven, not from the fryer again.
   const isOven = isBaked(method.id) || method.id === "fry" || method.id === "dry" || method.id === "pan";
-  const how: Making = isOven
-    ? { ...making, method: { ...method, id: "tray", kind: "bake" }, hazard: null, says: { ...making.says, heat: undefined } }
-    : { ...making, hazard: null, says: { ...making.says, heat: undefined } };
+  const how: Making = {
+    ...making,
+    ...(isOven && { method: { ...method, id: "tray", kind: "bake" } }),
+    hazard: null,
+    says: { ...making.says, heat: undefined },
+  };
   const step = heatStep(how, "reheat", reheatOf(making), extra);
   return {
     ...step,

@@ -171,8 +171,16 @@ export const blindSteps = (making: Making, after: string): StepInput[] => [
 
 const DRAIN = { min: 2, target: 3, max: 20 } as const;
 
-/** From the heat to the table. @returns the steps, and the one after which pieces are finished */
-export function servingSteps(making: Making, heat: string, paths: StepInput["path"]): { steps: StepInput[]; finished: string } {
+/**
+ * From the heat to the table. @returns the steps, and the one after which pieces are finished
+ * @param filling the last step of the filling, for pieces that are filled after the heat
+ */
+export function servingSteps(
+  making: Making,
+  heat: string,
+  filling: string | undefined,
+  paths: StepInput["path"],
+): { steps: StepInput[]; finished: string } {
   const { method, dough, shape, piece } = making;
   const grams = piece.doughG + piece.fillingG;
   const hold = holdMin(method.id, dough.id);
@@ -239,7 +247,7 @@ export function servingSteps(making: Making, heat: string, paths: StepInput["pat
     );
     finished = "cool";
   }
-  if (making.bought !== "pieces" && (shape.id === "filled-after" || method.id === "blind") && shape.id === "filled-after") {
+  if (making.bought !== "pieces" && shape.id === "filled-after") {
     steps.push(
       byHand(
         {
@@ -249,7 +257,7 @@ export function servingSteps(making: Making, heat: string, paths: StepInput["pat
           path: paths,
           do: text(shape.how, `${Math.round(piece.fillingG)} g each.`),
           equipment: [{ id: "worktop" }, { id: "piping-bag" }],
-          after: [{ step: finished, minGapMin: 20 }],
+          after: [{ step: finished, minGapMin: 20 }, ...(filling !== undefined ? [{ step: filling }] : [])],
           sources: { hands: "shape" },
         },
         { fixedMin: 2, secPerPiece: shape.seconds },

@@ -1,6 +1,7 @@
+import { capitalised } from "../../../shared/words";
 import { FRIDGE_HOURS } from "../../../tables/keeping";
 import { OPERATIONS } from "../hands";
-import { isBaked, type Making } from "../making";
+import { fillAtMostC, isBaked, type Making } from "../making";
 import { byHand, restAs, text, waiting, type StepInput } from "./step-input";
 
 /** Wet fillings wait so long in an open piece at the most, min. */
@@ -46,13 +47,9 @@ function rollingStep(making: Making): { operation: (typeof OPERATIONS)[keyof typ
 }
 
 /** Rolling, filling, sealing, what formed pieces need before the heat, wash and vent. @returns the steps and the last of them */
-export function formingSteps(
-  making: Making,
-  dough: string,
-  filling: string | undefined,
-): { steps: StepInput[]; last: string; formed: string } {
-  if (making.bought === "pieces") return { steps: [], last: "", formed: "" };
-  const { dough: kind, shape, says } = making;
+export function formingSteps(making: Making, dough: string, filling: string | undefined): { steps: StepInput[]; last: string } {
+  if (making.bought === "pieces") return { steps: [], last: "" };
+  const { dough: kind, shape } = making;
   const fillsLater = shape.id === "filled-after" || making.method.id === "blind";
   const rolling = rollingStep(making);
   const steps: StepInput[] = [];
@@ -84,8 +81,7 @@ export function formingSteps(
           do: text(
             shape.foot.of === "dish"
               ? "Fill the dish to 12 mm below its rim."
-              : grams > 0 &&
-                  `${grams} g of filling on each, no warmer than ${Math.round(Math.min(kind.fillMaxC, making.filling.atMostC ?? Infinity))} °C.`,
+              : grams > 0 && `${grams} g of filling on each, no warmer than ${Math.round(fillAtMostC(making))} °C.`,
             "The rim stays clean.",
           ),
           equipment: [{ id: "worktop" }, { id: "scale" }],
@@ -109,7 +105,7 @@ export function formingSteps(
         kind: "seal",
         part: "piece",
         lot: lotOf(making),
-        do: text(`${shape.how} ${capital(kind.seal)}.`, `It lies ${shape.down}.`),
+        do: text(`${shape.how} ${capitalised(kind.seal)}.`, `It lies ${shape.down}.`),
         equipment: [{ id: "worktop" }, ...carrierOf(making)],
         after: [{ step: last, maxGapMin: last === "fill" ? WET_MIN : kind.rolledMaxMin }],
         cue: { early: "A gap at the seam.", see: "Closed all round, no filling in the seam." },
@@ -124,7 +120,6 @@ export function formingSteps(
     steps.push(wait);
     last = wait.id;
   }
-  const formed = last;
   if (isBaked(making.method.id) && making.lines.finish.length > 0) {
     steps.push(
       byHand(
@@ -152,7 +147,7 @@ export function formingSteps(
           kind: "dock",
           part: "piece",
           lot: lotOf(making),
-          do: `${capital(kind.vent)}: steam goes out there, or the seam opens.`,
+          do: `${capitalised(kind.vent)}: steam goes out there, or the seam opens.`,
           equipment: carrierOf(making),
           after: [{ step: last }],
           sources: { hands: "table" },
@@ -162,8 +157,7 @@ export function formingSteps(
     );
     last = "vent";
   }
-  void says;
-  return { steps, last, formed };
+  return { steps, last };
 }
 
 /** The second rise, the chill, or the drying of formed pieces. */
@@ -216,5 +210,3 @@ function formedRest(making: Making): StepInput | undefined {
     night ? { min: 480, target: 600, max: keeps * 60, atC: 4, where: "fridge" } : rest,
   );
 }
-
-export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

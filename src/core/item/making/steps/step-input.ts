@@ -17,10 +17,6 @@ export const text = (...parts: readonly (string | false | undefined)[]): string 
     .join(" ")
     .slice(0, MOST_TEXT);
 
-/** "a, b and c". */
-export const listed = (names: readonly string[]): string =>
-  names.length > 1 ? `${names.slice(0, -1).join(", ")} and ${names.at(-1)}` : (names[0] ?? "");
-
 /** Work of hands on a batch, or on the pieces of a tray. */
 export const byHand = (
   step: Pick<StepInput, "id" | "kind" | "part"> & Partial<StepInput>,

@@ -1,0 +1,245 @@
+import type { Hazard } from "../../ingredients/kinds";
+import { ingredientOf } from "../../ingredients/lookup";
+import { OURS, type Catalogue } from "../../ingredients/own";
+import type { Reading } from "../../ingredients/read-line";
+import type { System } from "../../quantities/unit-table";
+import { freshId } from "../../shared/fresh-id";
+import { failWith, ok, type Result } from "../../shared/issue";
+import { componentClaims } from "../claims";
+import { doughShares, FAMILIES } from "../families";
+import { boughtFamily } from "../paper/bought";
+import { readMethod } from "../paper/method-text";
+import { says } from "../paper/says";
+import type { Paper } from "../paper/sections";
+import { fromLines } from "../recipe";
+import type { Component, Item } from "../schema";
+import { DOUGHS, type FamilyId, type MethodId } from "./doughs";
+import { hazardFor, variantOf, weighed } from "./filling-lines";
+import { FILLINGS, type FillingId } from "./fillings";
+import { isBaked, type Making } from "./making";
+import { METHODS } from "./methods";
+import { pieceWeights } from "./piece-weights";
+import { proposeFamily, proposeFilling, proposeMethod, proposeShape, shapesFor, type Proposed } from "./propose";
+import { methodId, piecesIn, type RecipeInput } from "./recipe-input";
+import { boughtPieces, madeIn, paperOf } from "./recipe-parts";
+import { shapeOf, type Shape } from "./shapes";
+import { heatFigures, type HeatFigures } from "./steps/heat-steps";
+
+/** Something that a recipe does not say, with what is usual and what was taken meanwhile. */
+export interface MissingFigure {
+  readonly about: "family" | "method" | "shape" | "filling" | "pieces" | "heat" | "minutes" | "line" | "filling-over" | "beside";
+  readonly text: string;
+  readonly usual?: string;
+  readonly taken?: string;
+}
+
+/** What a recipe in the cook's words comes to: what kind of thing it is, from which its steps follow, and what it does not say. */
+export interface Understood {
+  readonly family: Proposed<FamilyId>;
+  readonly method: Proposed<MethodId>;
+  readonly shape: Proposed<Shape>;
+  readonly filling: Proposed<FillingId>;
+  readonly hazard: Hazard | null;
+  readonly gaps: readonly MissingFigure[];
+  readonly making: Making;
+  readonly paper: Paper;
+  readonly system: System;
+  /** Lines that cannot be weighed, as an item keeps them. */
+  readonly unweighed: NonNullable<Item["gaps"]>;
+  /** What pieces are finished with, in the oven or not. */
+  readonly finish: readonly Component[];
+  /** Lost of the filling over heat, %. */
+  readonly cookingLossPct: number;
+  readonly variants: readonly ReturnType<typeof variantOf>[];
+  readonly figures: HeatFigures;
+  /** Whether the recipe says how many it makes. */
+  readonly saysPieces: boolean;
+}
+
+export interface MakeOptions {
+  /** Ids that other items have. */
+  readonly taken: readonly string[];
+  readonly catalogue?: Catalogue;
+  /** Whose cups and spoons, where the recipe does not say. */
+  readonly system?: System;
+  /** How much cooler this cook's fan oven is set, °C. */
+  readonly fanLessC?: number;
+  /** By the cook's word. */
+  readonly method?: MethodId;
+  readonly filling?: FillingId;
+}
+
+/** Words by which a line is called in a sentence. */
+const wordsIn = ({ name }: Reading): string[] => name.split(/[^\p{L}]+/u).filter((word) => word.length > 3);
+
+/** A bought piece, g. */
+const BOUGHT_PIECE_G = 22;
+const BOUGHT_PIECES = 12;
+
+/** Bought pieces need no weight to be cooked: one is taken as usual. */
+const boughtLine = ({ name, text }: Reading, pieces: number): Component => ({
+  id: freshId(name, []),
+  name: name.slice(0, 120),
+  grams: BOUGHT_PIECE_G * pieces,
+  text: text.slice(0, 300),
+});
+
+/** Whether a recipe's minutes and degrees hold for a way of finishing: those of an oven are none for oil. */
+const heatIsFor = (method: MethodId, own: MethodId): boolean => method === own || (isBaked(method) && isBaked(own));
+
+/**
+ * Reads what a recipe is: its dough, filling and finish by weight, the kind of dough, the way of finishing and the shape. What it does
+ * not say is taken from what is usual and listed. Issues: `missing` dough (nothing of it can be weighed).
+ */
+export function understand(recipe: RecipeInput, options: MakeOptions): Result<Understood> {
+  const { catalogue = OURS } = options;
+  const system = recipe.measures ?? options.system ?? "metric";
+  const paper = paperOf(recipe, system, catalogue);
+  const gaps: MissingFigure[] = [];
+  const none = { components: [], gaps: [] };
+  const [first = { name: undefined, lines: [] as readonly Reading[] }, ...others] = paper.fillings;
+  const isBoughtWhole = boughtPieces(paper.dough, paper);
+  const boughtCount = isBoughtWhole ? (piecesIn(paper.dough[0].text) ?? BOUGHT_PIECES) : undefined;
+  const doughRead =
+    boughtCount === undefined
+      ? fromLines(paper.dough, "dough", none, catalogue)
+      : { components: [boughtLine(paper.dough[0], boughtCount)], gaps: [] };
+  if (isBoughtWhole)
+    gaps.push({ about: "line", text: `what is in the bought pieces: read it off the packet (${paper.dough[0].text})` });
+  const fillingRead = fromLines(first.lines, "filling", { components: [], gaps: doughRead.gaps }, catalogue);
+  const finishRead = fromLines(paper.finish, "dough", none, catalogue);
+  if (doughRead.components.length === 0)
+    return failWith([
+      {
+        code: "missing",
+        path: [recipe.text !== undefined ? "text" : "dough"],
+        got: undefined,
+        wanted: "the ingredients of the dough, at least one with an amount",
+      },
+    ]);
+
+  const whole = [recipe.name, ...paper.method].join("\n");
+  const withDough = [whole, ...paper.dough.map(({ text }) => text)].join("\n");
+  const read = readMethod(
+    paper.method,
+    { dough: paper.dough.flatMap(wordsIn), filling: paper.fillings.flatMap(({ lines }) => lines.flatMap(wordsIn)) },
+    options.fanLessC,
+  );
+  const bought = doughRead.components.some((c) => c.flour) ? undefined : boughtFamily(paper.dough);
+  const shares = doughShares(doughRead.components, catalogue);
+  const chosen = <T>(value: T | undefined, other: () => Proposed<T>): Proposed<T> =>
+    value === undefined ? other() : { value, because: "the cook's word", sure: true };
+
+  const family = chosen<FamilyId>(recipe.family, () =>
+    isBoughtWhole ? { value: "CW", because: "bought", sure: true } : proposeFamily(shares, read, withDough, bought),
+  );
+  const dough = DOUGHS[family.value];
+  const ownMethod = proposeMethod(read, whole, family.value);
+  const method = chosen<MethodId>(options.method ?? methodId(recipe.method), () => ownMethod);
+  const fitting = shapesFor(family.value, method.value);
+  const wished = recipe.shape === undefined ? undefined : shapeOf(recipe.shape);
+  const shape = chosen<Shape>(wished && (fitting.length === 0 || fitting.includes(wished)) ? wished : undefined, () =>
+    proposeShape(family.value, method.value, whole),
+  );
+  const hazardOf = (line: Reading): Hazard | null => componentClaims({ name: line.name }, catalogue).hazard;
+  const filling = chosen<FillingId>(options.filling, () => proposeFilling(first.lines, read, whole, hazardOf));
+  const kind = FILLINGS[filling.value];
+  const isRaw = kind.tasteNot === true;
+  // Nobody knows what is in bought pieces: they are heated as what asks for the most.
+  const hazard = isBoughtWhole ? ("leftovers" as const) : hazardFor(first.lines, kind, hazardOf);
+
+  if (!family.sure)
+    gaps.push({ about: "family", text: "which kind of dough it is", taken: FAMILIES.find(({ id }) => id === dough.id)?.name });
+  if (!method.sure)
+    gaps.push({
+      about: "method",
+      text: "how it is finished",
+      taken: METHODS[method.value].name,
+      usual: dough.methods.map((id) => METHODS[id].name).join(", "),
+    });
+  if (!filling.sure && first.lines.length > 0)
+    gaps.push({ about: "filling", text: "whether the filling is cooked before it is wrapped", taken: kind.name });
+  for (const gap of [...fillingRead.gaps, ...finishRead.gaps]) gaps.push({ about: "line", text: gap.text });
+
+  const { lines: fillingLines, lossPct } = weighed(fillingRead.components, kind);
+  const said = boughtCount ?? piecesIn(recipe.makes) ?? piecesIn(madeIn(paper.method, recipe.text));
+  const { pieces, piece, overG } = pieceWeights(doughRead.components, { lines: fillingLines, lossPct }, dough, shape.value, said);
+  if (said === undefined)
+    gaps.push({
+      about: "pieces",
+      text: "how many pieces it makes",
+      taken: `${pieces}`,
+      usual: `${dough.pieceG[0]} to ${dough.pieceG[2]} g of dough each`,
+    });
+  if (overG > 0)
+    gaps.push({
+      about: "filling-over",
+      text: `there is more filling than the pieces hold: ${overG} g are over`,
+      taken: `${Math.round(piece.fillingG)} g a piece`,
+    });
+  if (paper.beside.length > 0)
+    gaps.push({
+      about: "beside",
+      text: `served beside it, and planned with the gathering: ${paper.beside.map(({ text }) => text).join("; ")}`,
+    });
+
+  const making: Making = {
+    dough,
+    method: METHODS[method.value],
+    shape: shape.value,
+    filling: kind,
+    hazard,
+    isRaw,
+    lines: { dough: doughRead.components, filling: fillingLines, finish: isBaked(method.value) ? finishRead.components : [] },
+    pieces,
+    piece,
+    ...(isBoughtWhole ? { bought: "pieces" as const } : bought && !shares ? { bought: "dough" as const } : {}),
+    blooms: doughRead.components.some((c) => ingredientOf(c, catalogue)?.id === "yeast-active-dry"),
+    paste:
+      says(whole, [
+        "cook the flour",
+        "flour paste",
+        "water roux",
+        "cooked paste",
+        "cook to a paste",
+        "thickens to a paste",
+        "cooked flour",
+      ]) !== undefined && family.value === "EY",
+    coldStart: says(whole, ["cold pan", "cold start", "from frozen", "frozen"]) !== undefined,
+    ...(read.fillingCook?.celsius !== undefined && { roastC: read.fillingCook.celsius }),
+    says: heatIsFor(method.value, ownMethod.value) ? read : { ...read, heat: undefined, blind: undefined },
+  };
+  const figures = heatFigures(making);
+  if (figures.heatFrom === "method" && (isBaked(method.value) || method.value === "fry"))
+    gaps.push({
+      about: "heat",
+      text: "how hot",
+      usual: `${figures.usualC[0]} to ${figures.usualC[1]} °C`,
+      taken: `${figures.settingC} °C`,
+    });
+  if (figures.minutesFrom === "method")
+    gaps.push({
+      about: "minutes",
+      text: "how long over the heat",
+      usual: `${figures.usualMin[0]} to ${figures.usualMin[1]} min`,
+      taken: `${figures.minutes} min`,
+    });
+
+  return ok({
+    family,
+    method,
+    shape,
+    filling,
+    hazard,
+    gaps,
+    making,
+    paper,
+    system,
+    unweighed: [...fillingRead.gaps, ...finishRead.gaps.map((gap) => ({ ...gap, in: "finish" as const }))],
+    finish: finishRead.components,
+    cookingLossPct: lossPct,
+    variants: others.map((other, k) => variantOf(other, k, read, whole, hazardOf, catalogue)),
+    figures,
+    saysPieces: said !== undefined,
+  });
+}
