@@ -35,7 +35,21 @@ test("other hours this time, a helper by name, a time that cannot be read", asyn
 test("the filling is made the day before, on the timeline of that day", async ({ page }) => {
   await page.goto(`${own.url}/g/first-try`);
   const ahead = page.getByRole("region", { name: "Ahead of the day" });
+  const takes = page.getByRole("region", { name: "What it takes" });
+  await expect(takes).toContainText("Try one change at a time");
+  // What stands below must not jump while a plan is looked for: a list that opens under a press would close again.
+  const least = takes.evaluate(
+    (card) =>
+      new Promise<number>((resolve) => {
+        const before = card.getBoundingClientRect().height;
+        let lowest = before;
+        new ResizeObserver(() => (lowest = Math.min(lowest, card.getBoundingClientRect().height))).observe(card);
+        setTimeout(() => resolve(before - lowest), 2500);
+      }),
+  );
   await ahead.getByRole("button", { name: "Slipway pies: part of it ahead" }).click();
+  await expect(takes).toContainText("as it was before");
+  expect(await least).toBeLessThan(40);
   await ahead.getByLabel("Slipway pies made ahead: when").click();
   await page.getByRole("option", { name: "the day before" }).click();
   await expect(ahead.getByRole("alert")).toContainText(/expected a day on which somebody cooks/);

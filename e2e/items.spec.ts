@@ -42,6 +42,8 @@ test("while a plan still gets better the sheets stay under the hand", async ({ p
   await page.mouse.up();
   const sheets = page.getByRole("article");
   await expect(sheets.first()).toBeVisible();
+  // Of the day for 38, and not of the search that was under way when the page opened.
+  await expect(page.getByRole("region", { name: "The day in short" })).not.toContainText("as it was before");
   const order = () => sheets.evaluateAll((all) => all.map((sheet) => sheet.getAttribute("aria-label")));
   const first = await order();
   const lines = sheets.first().getByRole("checkbox");

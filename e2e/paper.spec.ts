@@ -75,3 +75,21 @@ test("a recipe pasted whole becomes dumplings with their own steps, and a timeta
   await expect(step).toContainText("Water on hot fat spits");
   await expect(step).toContainText("71 °C in the thickest piece");
 });
+
+test("what is chosen before the item has a name holds, and stays when it gets one", async ({ page }) => {
+  await page.goto(`${own.url}/items/new`);
+  await page.getByLabel("All of it").fill(ALL);
+  const how = page.getByRole("region", { name: "How it is made" });
+  const choose = async (what: string, option: string) => {
+    await how.getByRole("combobox", { name: what }).click();
+    await page.getByRole("option", { name: option, exact: true }).click();
+    await expect(how.getByRole("combobox", { name: what })).toHaveText(option);
+  };
+  await choose("Kind of dough", "cold-water dough");
+  await choose("Finished", "steamed");
+  const steps = page.getByRole("region", { name: "Steps that follow" });
+  await expect(steps).toContainText("Steam over full steam");
+  await page.getByRole("textbox", { name: "Name", exact: true }).fill("Lock dumplings");
+  await expect(how.getByRole("combobox", { name: "Kind of dough" })).toHaveText("cold-water dough");
+  await expect(how.getByRole("combobox", { name: "Finished" })).toHaveText("steamed");
+});

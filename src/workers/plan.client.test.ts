@@ -53,3 +53,20 @@ test("one that is cancelled is let go at once", async () => {
   run.cancel();
   expect(worker.terminated).toBe(true);
 });
+
+test("one that falls silent is an issue after half a minute, not a search without an end", async () => {
+  jest.useFakeTimers();
+  try {
+    const { run, worker } = await ask();
+    jest.advanceTimersByTime(29_000);
+    expect(worker.terminated).toBe(false);
+    jest.advanceTimersByTime(2_000);
+    expect(await run.done).toMatchObject({
+      ok: false,
+      issues: [{ code: "failed", path: ["worker"], got: "the planning worker said nothing for half a minute" }],
+    });
+    expect(worker.terminated).toBe(true);
+  } finally {
+    jest.useRealTimers();
+  }
+});

@@ -63,29 +63,56 @@ export function prepare(plan: Plan | undefined): void {
 }
 const REHEARSED = { minutes: 10, seconds: 0.05 } as const;
 
+/** A worker says something several times a second; one that is silent for so long was stopped by the browser, ms. */
+const SILENCE_MS = 30_000;
+
+/** A promise that comes true when `heard` was not called for so long; `over` ends the watch. */
+function watch() {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let say: (got: string) => void;
+  const silent = new Promise<string>((resolve) => (say = resolve));
+  const heard = () => {
+    clearTimeout(timer);
+    timer = setTimeout(() => say("the planning worker said nothing for half a minute"), SILENCE_MS);
+  };
+  heard();
+  return { silent, heard, over: () => clearTimeout(timer) };
+}
+
 /** One question to a worker of its own, so that a search in progress never blocks typing and can be stopped at any moment. */
-function ask<T>(question: (service: Remote<PlanService>) => Promise<T>): Run<T> {
+function ask<T>(question: (service: Remote<PlanService>, heard: () => void) => Promise<T>): Run<T> {
   const { worker, service, broken } = spare ?? hire();
   spare = undefined;
-  const silent = broken.then((got): Result<T> => fail({ code: "failed", path: ["worker"], got }));
-  const answered = question(service).then(
+  const { silent, heard, over } = watch();
+  const lost = Promise.race([broken, silent]).then((got): Result<T> => fail({ code: "failed", path: ["worker"], got }));
+  const answered = question(service, heard).then(
     (value): Result<T> => ok(value),
     (error: unknown): Result<T> =>
       fail({ code: "failed", path: ["worker"], got: error instanceof Error ? error.message : String(error) }),
   );
-  const done = Promise.race([answered, silent]).finally(() => worker.terminate());
-  return { done, cancel: () => worker.terminate() };
+  const end = () => {
+    over();
+    worker.terminate();
+  };
+  return { done: Promise.race([answered, lost]).finally(end), cancel: end };
 }
+
+/** The same callback; each call shows that the worker is there. */
+const hearing = <A>(tell: (news: A) => void, heard: () => void) =>
+  proxy((news: A) => {
+    heard();
+    tell(news);
+  });
 
 export const runPlan = (
   request: PlanRequest,
   told: { better: (plan: Plan) => void; progress: (state: Progress) => void },
   from?: Plan,
-): Run<Plan> => ask((service) => service.plan(request, from, proxy(told.better), proxy(told.progress)));
+): Run<Plan> => ask((service, heard) => service.plan(request, from, hearing(told.better, heard), hearing(told.progress, heard)));
 
 export const runReplan = (
   plan: Plan,
   soFar: ExecutionState,
   seconds: number,
   better: (answer: Replanned) => void,
-): Run<Replanned> => ask((service) => service.replan(plan.problem, plan.solution, soFar, seconds, proxy(better)));
+): Run<Replanned> => ask((service, heard) => service.replan(plan.problem, plan.solution, soFar, seconds, hearing(better, heard)));

@@ -11,6 +11,7 @@ import type { Plan } from "@/core/plan/schema";
 import { capitalised } from "@/core/shared/words";
 import { lengthText } from "@/core/shared/clock";
 import { usePlan } from "../plan/PlanProvider";
+import { planKey } from "../plan/plan-state";
 import { momentText, summarise } from "../plan/plan-summary";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { WaysOut } from "../plan/WaysOut";
@@ -35,16 +36,21 @@ const ONE_MORE: Readonly<Record<string, string>> = {
   "lidded-pan": "another pan",
 };
 
-/** What a day takes, before one says yes to it: hands, heat and places; loads in turn; and what would make it easier. */
+/**
+ * What a day takes, before one says yes to it: hands, heat and places; loads in turn; and what would make it easier. While
+ * a plan is looked for the figures of the one before stay, marked as such: what stands below must not jump from under a hand.
+ */
 export function TakesCard() {
   const { latest, good, stale } = usePlan();
   const { clock } = usePlanDisplay(good?.plan);
   const turns = useMemo(() => (latest ? inTurnOf(latest.quantities, latest.request) : []), [latest]);
   const taken = useMemo(() => (good ? takenOf(good.plan) : []), [good]);
+  // What was tried belongs to one day; the next begins anew.
+  const day = useMemo(() => good && planKey(good.request), [good]);
   if (!latest || latest.quantities.demands.length === 0) return null;
   const nameOf = (id: string) => latest.request.items.find((item) => item.id === id)?.name ?? id;
   const queues = turns.filter(({ loads }) => loads > 1);
-  const summary = good && !stale ? summarise(good.plan) : undefined;
+  const summary = good && summarise(good.plan);
   const hands = summary?.cooks.reduce((sum, cook) => sum + cook.busy, 0) ?? 0;
   return (
     <Paper component="section" aria-label="What it takes" sx={{ p: 2, display: "grid", gap: 1.5 }}>
@@ -52,6 +58,11 @@ export function TakesCard() {
         <Typography variant="h2">What it takes</Typography>
         {summary && (
           <Box sx={{ fontSize: "0.9rem" }}>
+            {stale && (
+              <Box component="span" sx={{ color: COLOUR.soft }}>
+                as it was before:{" "}
+              </Box>
+            )}
             <strong>{lengthText(hands)}</strong> of hands
             {summary.cooks.filter((cook) => cook.busy > 0).length > 1 &&
               `: ${summary.cooks
@@ -74,8 +85,15 @@ export function TakesCard() {
           ))}
         </Box>
       )}
-      {good && !stale && (
-        <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(210px, 1fr))", columnGap: 2 }}>
+      {good && (
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: "repeat(auto-fill, minmax(210px, 1fr))",
+            columnGap: 2,
+            color: stale ? COLOUR.soft : undefined,
+          }}
+        >
           {taken
             .filter(({ resource }) => !NOT_SHOWN.has(resource))
             .map((use) => {
@@ -91,7 +109,7 @@ export function TakesCard() {
                       sx={{
                         height: 6,
                         width: `${Math.min(100, (100 * use.most) / use.capacity)}%`,
-                        background: use.most >= use.capacity ? COLOUR.ember : COLOUR.tide,
+                        background: stale ? COLOUR.line : use.most >= use.capacity ? COLOUR.ember : COLOUR.tide,
                       }}
                     />
                   </Box>
@@ -103,7 +121,11 @@ export function TakesCard() {
             })}
         </Box>
       )}
-      {good && !stale && <WaysOut title="What would help?" request={good.request} base={good.plan} />}
+      {good && (
+        <Box inert={stale}>
+          <WaysOut key={day} title="What would help?" request={good.request} base={good.plan} />
+        </Box>
+      )}
     </Paper>
   );
 }

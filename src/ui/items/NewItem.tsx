@@ -86,45 +86,33 @@ export function NewItem({ items, create }: Props) {
       method: paper.method.join("\n"),
     });
   };
-  const recipe = useMemo(
-    () =>
-      parseWith(RecipeInputSchema, {
-        name: form.name,
-        ...(form.makes !== undefined && { makes: form.makes }),
-        dough: form.dough,
-        fillings: form.fillings.filter(({ text }) => text.trim() !== "").map(({ name, text }) => ({ name, lines: text })),
-        finish: form.finish,
-        method: form.method,
-        measures: system,
-        ...(chosen.family && { family: chosen.family }),
-        ...(chosen.shape && { shape: chosen.shape }),
-      }),
+  const input = useMemo(
+    () => ({
+      name: form.name,
+      ...(form.makes !== undefined && { makes: form.makes }),
+      dough: form.dough,
+      fillings: form.fillings.filter(({ text }) => text.trim() !== "").map(({ name, text }) => ({ name, lines: text })),
+      finish: form.finish,
+      method: form.method,
+      measures: system,
+      ...(chosen.family && { family: chosen.family }),
+      ...(chosen.shape && { shape: chosen.shape }),
+    }),
     [form, system, chosen],
   );
+  const recipe = useMemo(() => parseWith(RecipeInputSchema, input), [input]);
   const made = useMemo(() => {
     // What it is made of is seen before it has a name.
-    const input = recipe.ok ? recipe : parseWith(RecipeInputSchema, { name: "it", dough: form.dough });
-    if (!recipe.ok && form.name.trim() !== "") return recipe;
-    if (!input.ok) return input;
-    return makeItem(
-      recipe.ok
-        ? recipe.value
-        : {
-            ...input.value,
-            fillings: form.fillings.filter(({ text }) => text.trim() !== "").map(({ name, text }) => ({ name, lines: text })),
-            finish: form.finish,
-            method: form.method,
-            measures: system,
-          },
-      {
-        taken: items.map((item) => item.id),
-        catalogue,
-        fanLessC: display.fanLessC,
-        ...(chosen.method && { method: chosen.method as MethodId }),
-        ...(chosen.filling && { filling: chosen.filling as FillingId }),
-      },
-    );
-  }, [recipe, form, items, catalogue, display.fanLessC, chosen, system]);
+    const read = form.name.trim() === "" ? parseWith(RecipeInputSchema, { ...input, name: "it" }) : recipe;
+    if (!read.ok) return read;
+    return makeItem(read.value, {
+      taken: items.map((item) => item.id),
+      catalogue,
+      fanLessC: display.fanLessC,
+      ...(chosen.method && { method: chosen.method as MethodId }),
+      ...(chosen.filling && { filling: chosen.filling as FillingId }),
+    });
+  }, [input, recipe, form.name, items, catalogue, display.fanLessC, chosen]);
   const issues = [...(recipe.ok ? [] : recipe.issues), ...(recipe.ok && !made.ok ? made.issues : [])];
   const errorOf = (field: string, name: string) => {
     const issue = asked ? issues.find(({ path }) => path[0] === field) : undefined;

@@ -20,7 +20,7 @@ import { SavingState } from "../session/SavingState";
 import { COLOUR } from "../theme/tokens";
 import { usePlanDisplay } from "./use-plan-display";
 import { dateText, momentText, summarise } from "./plan-summary";
-import type { Work } from "./plan-session";
+import { refusedIn, type Work } from "./plan-session";
 import { changedParts } from "../kitchen/kitchen-text";
 import { useDraft, usePlan } from "./PlanProvider";
 import { WaysOut } from "./WaysOut";
@@ -101,7 +101,8 @@ const AnswerStrip = memo(function AnswerStrip() {
   const { good, latest, stale, work, checked, notKept, goesOn, goOn, keepAgain, source, takeKitchenOver } = usePlan();
   const shown = usePlanDisplay(good?.plan);
   const { clock } = shown;
-  const refused = usePlanDisplay(work.kind === "refused" ? work.plan : undefined);
+  const refusal = refusedIn(work);
+  const refused = usePlanDisplay(refusal);
   const summary = good && summarise(good.plan);
   const provisional = (good?.request.items ?? []).filter(isProvisional).map((item) => item.name);
   const targets = good?.plan.day.targets ?? [];
@@ -120,7 +121,7 @@ const AnswerStrip = memo(function AnswerStrip() {
             alignItems: "baseline",
           }}
         >
-          {stale && work.kind !== "refused" && <Soft>as it was before:</Soft>}
+          {stale && !refusal && <Soft>as it was before:</Soft>}
           <Fact label="Hands on from" testId="first-start">
             {momentText(good.plan, summary.firstStart, summary.severalDays, clock)}
             {goal && (
@@ -145,8 +146,16 @@ const AnswerStrip = memo(function AnswerStrip() {
         </Box>
       )}
       {good && !summary && !stale && <Soft>Nothing to make yet: add an item to a wave or to the freezer.</Soft>}
-      {work.kind === "refused" && (
-        <Banner kind="refused" role="alert" title="This does not fit the kitchen and its hours">
+      {refusal && (
+        <Banner
+          kind="refused"
+          role="alert"
+          title={
+            work.kind === "refused"
+              ? "This does not fit the kitchen and its hours"
+              : "It did not fit; looking whether it does now"
+          }
+        >
           {refused.refusal().map((line) => (
             <div key={line}>{line}</div>
           ))}

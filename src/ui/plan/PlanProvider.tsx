@@ -1,5 +1,6 @@
 "use client";
-import { createContext, startTransition, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
+import { createContext, startTransition, Suspense, use, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
+import { flushSync } from "react-dom";
 import type { Gathering } from "@/core/gathering/schema";
 import { KEPT_PLAN_DOCUMENT, type KeptPlan } from "@/core/plan/kept-plan";
 import type { Result } from "@/core/shared/issue";
@@ -56,7 +57,7 @@ export function PlanProvider({ source: given, initial, stored, saveGathering, ch
     isRight: gatheringIsRight,
     save: saveGathering,
   });
-  const whenReleased = useReleased();
+  const { whenReleased, released } = useReleased();
   const [session] = useState(
     () =>
       new PlanSession({
@@ -71,7 +72,9 @@ export function PlanProvider({ source: given, initial, stored, saveGathering, ch
   );
   const [state, setState] = useState(session.state);
   useEffect(() => {
-    const show = (urgent: boolean) => (urgent ? setState(session.state) : startTransition(() => setState(session.state)));
+    // Drawn in the same moment in which nothing is pressed, or held back at its end: nothing moves under a hand.
+    const show = (urgent: boolean) =>
+      urgent ? flushSync(() => setState(session.state)) : startTransition(() => setState(session.state));
     const stop = session.subscribe(show);
     let isHere = true;
     void outbox.waitsFor(planLetter).then((letter) => {
@@ -102,7 +105,22 @@ export function PlanProvider({ source: given, initial, stored, saveGathering, ch
   );
   return (
     <DraftContext.Provider value={form}>
-      <PlanContext.Provider value={value}>{children}</PlanContext.Provider>
+      <PlanContext.Provider value={value}>
+        {children}
+        <Suspense fallback={null}>
+          <HeldBack state={state} released={released} />
+        </Suspense>
+      </PlanContext.Provider>
     </DraftContext.Provider>
   );
+}
+
+/**
+ * Drawn last. A change that gives way to whoever types takes its time to be drawn, and somebody may press something
+ * meanwhile: then it is not shown before that is let go.
+ */
+function HeldBack({ released }: { readonly state: PlanState; readonly released: () => Promise<void> | undefined }) {
+  const pressed = released();
+  if (pressed) use(pressed);
+  return null;
 }

@@ -129,6 +129,35 @@ test("what is typed is checked after it is drawn, searched for when typing pause
   expect(session.state.good).toBeUndefined();
 });
 
+test("back to a day whose search was given up a moment ago: it is begun again, not waited for without an end", async () => {
+  const { session, timers, searches } = open();
+  session.open();
+  await timers.pass(0);
+  session.type(withGuests(9));
+  await timers.pass(FRAME_MS);
+  expect(session.state.work).toEqual({ kind: "idle" });
+  session.type(draft);
+  await timers.pass(FRAME_MS + 350);
+  expect(searches.map((search) => search.cancelled)).toEqual([true, false]);
+  expect(searches[1].request.gathering.guests).toEqual(demo.gathering.guests);
+  expect(session.state.work).toEqual({ kind: "searching" });
+});
+
+test("a refusal stays to be read while it is looked whether the day that was changed can be done", async () => {
+  const { session, timers, searches } = open();
+  session.open();
+  await timers.pass(0);
+  const refused = { ...PLAN, solution: { ...PLAN.solution, status: "infeasible" as const } };
+  searches[0].end(refused);
+  await timers.pass(0);
+  session.type(withGuests(3));
+  await timers.pass(FRAME_MS + 350);
+  expect(session.state.work).toEqual({ kind: "searching", refused });
+  searches[1].end(PLAN);
+  await timers.pass(0);
+  expect(session.state.work).toEqual({ kind: "idle" });
+});
+
 test("a field that is wrong leaves the last plan and its quantities as they were", async () => {
   const { session, timers, searches } = open();
   session.open();

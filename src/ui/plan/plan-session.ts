@@ -16,7 +16,8 @@ export interface GoodPlan {
 
 export type Work =
   | { readonly kind: "idle" }
-  | { readonly kind: "searching"; readonly progress?: Progress }
+  /** `refused`: what the search before came to, which stays until there is an answer. */
+  | { readonly kind: "searching"; readonly progress?: Progress; readonly refused?: Plan }
   | { readonly kind: "improving" }
   | { readonly kind: "refused"; readonly plan: Plan }
   /** The worker broke down; nothing is looked for until somebody tries again. */
@@ -35,6 +36,10 @@ export interface PlanState {
   /** The plan shown was kept while a better one was still looked for, and the search goes on from it. */
   readonly goesOn: boolean;
 }
+
+/** The refusal that stands: the last answer, or the one before where another is looked for. */
+export const refusedIn = (work: Work): Plan | undefined =>
+  work.kind === "refused" ? work.plan : work.kind === "searching" ? work.refused : undefined;
 
 /** Whoever plans: a worker in the browser, a stand-in in tests. */
 export interface Planner {
@@ -62,6 +67,8 @@ export interface PlanSessionOptions {
 export const FRAME_MS = 30;
 /** The first plan is drawn before it is kept and a worker made ready for the next question: both take time from it, ms. */
 const DRAWN_MS = 1000;
+/** Stands for the request of a search that was ended before its time; no request has this key. */
+const GIVEN_UP = "given up";
 /** A plan that gets better is kept at most this often, ms. */
 const KEEP_MS = 2500;
 
@@ -205,6 +212,7 @@ export class PlanSession {
     const atWork = this.run !== undefined;
     this.run?.cancel();
     this.run = undefined;
+    if (atWork) this.runKey = GIVEN_UP;
     if (atWork && this.newest) this.keep(this.newest, "cut-off");
     this.stopKeeping();
   };
@@ -218,7 +226,7 @@ export class PlanSession {
       this.runKey = this.wantedKey;
       return;
     }
-    this.run?.cancel();
+    this.giveUp();
     this.waiting = timers.set(() => {
       this.waiting = undefined;
       this.options.whenReleased(() => {
@@ -227,13 +235,25 @@ export class PlanSession {
     }, after);
   }
 
+  /** Ends a search whose day is another now. Whoever goes back to that day has it begun again. */
+  private giveUp(): void {
+    if (!this.run) return;
+    this.run.cancel();
+    this.run = undefined;
+    this.runKey = GIVEN_UP;
+    const refused = refusedIn(this.now.work);
+    this.tell({ work: refused ? { kind: "refused", plan: refused } : { kind: "idle" } });
+  }
+
   private start(request: PlanRequest): void {
     const { planner, whenReleased } = this.options;
     this.run?.cancel();
     this.runKey = this.wantedKey;
     this.stopKeeping();
     this.newest = undefined;
-    this.tell({ work: { kind: "searching" } });
+    const refused = refusedIn(this.now.work);
+    const searching = { kind: "searching", ...(refused && { refused }) } as const;
+    this.tell({ work: searching });
     let kept = false;
     let first = true;
     const mine = planner.run(
@@ -260,7 +280,7 @@ export class PlanSession {
           );
         },
         progress: (progress) => {
-          if (this.run === mine && this.now.work.kind === "searching") this.tell({ work: { kind: "searching", progress } });
+          if (this.run === mine && this.now.work.kind === "searching") this.tell({ work: { ...searching, progress } });
         },
       },
       this.now.good?.plan,

@@ -24,7 +24,8 @@ export function generateSteps(making: Making): Step[] {
   const figures = heatFigures(making);
   const before: StepInput[] = [];
   let last = forming.last;
-  if (making.method.id === "blind") {
+  // What is bought ready is no case that is filled after it was baked.
+  if (making.method.id === "blind" && making.bought !== "pieces") {
     before.push(...blindSteps(making, last));
     before.push(
       byHand(

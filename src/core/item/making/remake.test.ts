@@ -3,6 +3,7 @@ import { itemIssues } from "../check";
 import { resolveItem } from "../resolve";
 import { ItemSchema, type Item } from "../schema";
 import { editStep, removeStep } from "../step-edit";
+import { FAMILY_IDS, METHOD_IDS } from "./doughs";
 import { makeItem } from "./make-item";
 import { RecipeInputSchema } from "./recipe-input";
 import { remake, stepEdits } from "./remake";
@@ -87,4 +88,15 @@ test("a step that the cook added comes after what it came after, and what follow
   const { item: fried } = otherwise(own, { method: "fry" });
   expect(fried.steps.find(({ id }) => id === "heat")!.after.map(({ step }) => step)).toEqual(["second-chill"]);
   expect(itemIssues({ items: [fried] })).toEqual([]);
+});
+
+test("pieces that are bought ready are only heated, whichever way of finishing the cook says", () => {
+  const bought = makeItem(RecipeInputSchema.parse({ name: "From the shop", dough: ["24 frozen dumplings"] }), { taken: [] });
+  if (!bought.ok) throw new Error(JSON.stringify(bought.issues));
+  for (const family of FAMILY_IDS)
+    for (const method of METHOD_IDS) {
+      const { item } = otherwise(bought.value.item, { family, method });
+      expect(itemIssues({ items: [item] })).toEqual([]);
+      expect(item.steps[0].id).toBe("heat");
+    }
 });

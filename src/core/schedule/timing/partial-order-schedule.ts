@@ -150,17 +150,22 @@ function poolOrder(arcs: number[], lo: Int32Array, hi: Int32Array, parts: readon
       // It runs through a change of hours: it stays where it is, and has its units in every stretch of its way.
       lo[part.startNode] = hi[part.startNode] = part.start - part.startPlus;
       lo[part.endNode] = hi[part.endNode] = part.end - part.endPlus;
-      for (let m = minute; m < part.end; m = until[m]) join(from[m], part);
+      for (let m = minute; m < Math.min(part.end, units.length); m = until[m]) join(from[m], part);
       continue;
     }
     if (from[minute] > 0) lo[part.startNode] = Math.max(lo[part.startNode], from[minute] - part.startPlus);
     if (until[minute] < units.length) hi[part.endNode] = Math.min(hi[part.endNode], until[minute] - part.endPlus);
     join(from[minute], part);
   }
-  for (const [stretch, list] of stretches) handOn(arcs, list, units[stretch]);
+  for (const [stretch, list] of stretches) {
+    const fitting = list.filter((part) => part.amount <= units[stretch]);
+    // A guess may come from a day with other hours: what needs more than there is has no time in this order.
+    for (const part of list) if (part.amount > units[stretch]) hi[part.startNode] = lo[part.startNode] - 1;
+    handOn(arcs, fitting, units[stretch]);
+  }
 }
 
-/** Chains parts, in order of start, over so many units. */
+/** Chains parts, in order of start, over so many units; none may need more than that. */
 function handOn(arcs: number[], parts: readonly Part[], units: number): void {
   if (parts.reduce((sum, part) => sum + part.amount, 0) <= units) return;
   const held: { amount: number; last: Part | undefined; until: number }[] = [{ amount: units, last: undefined, until: -1 }];

@@ -149,3 +149,26 @@ test("large days begin far from their due times and come near them", () => {
   expect(retime(model, orders, schedule, 500).cost).toBeLessThan(0.8 * schedule.cost);
   expect(solve(problem, { now: () => 0, seed: 1, iterations: 40 }).cost).toBeLessThan(0.7 * schedule.cost);
 });
+
+test("a guess of any kind, such as one from a day with other hours, comes to a schedule that keeps the rules or to none", () => {
+  let kept = 0;
+  fc.assert(
+    fc.property(anyProblem(), fc.integer({ min: 1, max: 9999 }), fc.constantFrom(12, 400), (input, seed, spread) => {
+      const problem = expectProblem(input);
+      const model = compile(problem);
+      const chance = seeded(seed);
+      const starts = Int32Array.from(model.durations, () => chance.below(spread));
+      const guess = {
+        starts,
+        ends: starts.map((start) => start + chance.below(30)),
+        choices: model.uses.map((uses) => Int32Array.from(uses, ({ resources }) => chance.below(resources.length))),
+      };
+      const solver = new Solver(problem, seed);
+      if (!solver.keepOrder(guess)) return;
+      kept++;
+      expect(verify(problem, solver.solution())).toEqual([]);
+    }),
+    { numRuns: 300 },
+  );
+  expect(kept).toBeGreaterThan(20);
+});
