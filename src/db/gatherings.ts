@@ -82,13 +82,17 @@ export const gatheringRepository = (db: Db) => {
         counts: { coming: numberOf("coming"), past: numberOf("past"), away: numberOf("away") },
       };
     },
-    /** The next one in a kitchen, from today on; undefined where there is none. */
-    nextIn(kitchen: string, today: string): string | undefined {
+    /** The next one in a kitchen or with an item, from today on; undefined where there is none. */
+    nextWith(of: { readonly kitchen: string } | { readonly item: string }, today: string): string | undefined {
       const date = dateOn(today);
+      const concerns =
+        "kitchen" in of
+          ? eq(gatherings.kitchenId, of.kitchen)
+          : sql`exists (select 1 from json_tree(${gatherings.data}) where key = 'recipe' and value = ${of.item})`;
       return db
         .select({ id: gatherings.id })
         .from(gatherings)
-        .where(and(eq(gatherings.kitchenId, kitchen), isNull(gatherings.archivedAt), not(sql`${date} < ${today}`)))
+        .where(and(concerns, isNull(gatherings.archivedAt), not(sql`${date} < ${today}`)))
         .orderBy(asc(date), asc(gatherings.id))
         .limit(1)
         .all()

@@ -26,6 +26,10 @@ const FATS: ReadonlySet<string> = new Set(["butter", "oil", "fat", "plant-fat", 
 export const isFat = (line: Named, catalogue: Catalogue = OURS): boolean =>
   ingredientOf(line, catalogue)?.kinds.some((kind) => FATS.has(kind)) === true;
 
+const YEASTS: ReadonlySet<string> = new Set(["yeast-instant", "yeast-active-dry", "yeast-fresh"]);
+/** Whether a line is yeast, in any of its forms. */
+export const isYeast = (line: Named, catalogue: Catalogue = OURS): boolean => YEASTS.has(idOf(line, catalogue) ?? "");
+
 /** Water that wets a dough, % of the line; 0 for dry goods, undefined where it is not known. */
 export function waterPct(line: Named, catalogue: Catalogue = OURS): number | undefined {
   const ingredient = ingredientOf(line, catalogue);

@@ -112,7 +112,8 @@ function patchIssues({ steps, base }: Item, patches: readonly StepPatch[], path:
   return ring ? [{ code: "inconsistent", path, got: ring, wanted: "steps that do not wait for themselves" }] : [];
 }
 
-function findRing(steps: readonly Step[]): string | undefined {
+/** A step that waits for itself by way of others; undefined where none does. */
+export function findRing(steps: readonly Step[]): string | undefined {
   const byId = new Map(steps.map((step) => [step.id, step]));
   const state = new Map<string, "open" | "done">();
   const walk = (id: string): string | undefined => {

@@ -2,6 +2,7 @@ import { type Item } from "./schema";
 import type { Step } from "./step";
 import { StepSchema } from "./step";
 import { fail, ok, type Result } from "../shared/issue";
+import { without } from "./step-order";
 
 /** What can be changed of a step on the desk; undefined stands for "as it was". */
 export interface StepEdit {
@@ -69,14 +70,7 @@ export function removeStep(item: Item, id: string): Item {
   if (!gone || item.steps.length === 1) return item;
   return {
     ...item,
-    steps: item.steps
-      .filter((s) => s !== gone)
-      .map((s) => {
-        if (!s.after.some((link) => link.step === id)) return s;
-        const kept = s.after.filter((link) => link.step !== id);
-        const known = new Set(kept.map((link) => link.step));
-        return { ...s, after: [...kept, ...gone.after.filter((link) => !known.has(link.step)).map(({ step }) => ({ step }))] };
-      }),
+    steps: without(item.steps, id),
     finish: item.finish.filter((entry) => entry.step !== id),
     faults: item.faults.map((fault) => ({ ...fault, steps: fault.steps.filter((s) => s !== id) })),
     schools: item.schools.map((school) => ({

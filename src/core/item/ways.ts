@@ -1,7 +1,7 @@
 import { freshId } from "../shared/fresh-id";
 import type { Component, Item } from "./schema";
 import { disc } from "../quantities/geometry";
-import { idOf, isFat } from "../ingredients/lookup";
+import { idOf, isFat, isYeast } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
 import { doughProtein } from "./checks";
 import { deskTotals, doughComponents } from "./desk";
@@ -28,7 +28,6 @@ export interface Way {
 }
 
 const isA = (ids: readonly string[]) => (c: Component) => ids.includes(idOf(c) ?? "");
-const isYeast = isA(["yeast-instant", "yeast-active-dry", "yeast-fresh"]);
 const isSugar = isA(["sugar-granulated", "sugar-caster", "sugar-icing", "sugar-brown"]);
 const isPowder = isA(["baking-powder"]);
 const isStarch = isA(["starch-corn", "starch-potato", "starch-tapioca", "starch-wheat"]);
@@ -63,7 +62,7 @@ function setShare(item: Item, which: (c: Component) => boolean, name: string, pc
 }
 
 /** A short or flaky dough: no yeast, and fat enough to be shaped by it. */
-const isShort = (item: Item): boolean => !doughComponents(item).some(isYeast) && deskTotals(item).fatPct >= 30;
+const isShort = (item: Item): boolean => !doughComponents(item).some((c) => isYeast(c)) && deskTotals(item).fatPct >= 30;
 
 /** The range in which fat to flour of a short dough is set, g of fat for 1 g of flour. */
 export const RICHNESS = { min: 0.4, max: 0.95 } as const;
@@ -108,7 +107,7 @@ function shareWay(
   };
 }
 
-const isUnyeasted = (item: Item): boolean => item.piece.doughG > 0 && !doughComponents(item).some(isYeast);
+const isUnyeasted = (item: Item): boolean => item.piece.doughG > 0 && !doughComponents(item).some((c) => isYeast(c));
 
 const leavener = (item: Item): Way | undefined =>
   isUnyeasted(item) ? shareWay(item, "leavener", { which: isPowder, name: "baking powder" }, [0, 1, 2]) : undefined;

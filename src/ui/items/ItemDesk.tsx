@@ -27,6 +27,7 @@ import type { Revised } from "../session/document-session";
 import { CupsSelect } from "../kit/CupsSelect";
 import { useDisplay } from "../kit/use-display";
 import { Main } from "../kit/Main";
+import { DayEffect, type DayMeans, type NextGathering } from "../plan/DayEffect";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { AsWritten } from "./AsWritten";
 import { BalanceCard } from "./BalanceCard";
@@ -45,11 +46,18 @@ import { StepsCard } from "./StepsCard";
 import { SumsCard } from "./SumsCard";
 import { WaysCard } from "./WaysCard";
 
+/** The next day on which the item is made, with what that is planned with besides it. */
+export interface ItemDay extends DayMeans {
+  readonly next: NextGathering;
+}
+
 interface Props {
   readonly stored: Revised<Item>;
   /** Place in the list of items, for its tone. */
   readonly place: number;
   readonly away: boolean;
+  /** Undefined where no gathering that is to come names it. */
+  readonly day: ItemDay | undefined;
   readonly save: (item: Item, from: number) => Promise<Result<{ readonly revision: number }>>;
   readonly duplicate: (id: string, emptied: boolean) => Promise<Result<{ id: string }>>;
   readonly archive: (id: string, away: boolean) => Promise<Result<{ id: string }>>;
@@ -58,7 +66,7 @@ interface Props {
 const isRight = (item: Item): boolean => ItemSchema.safeParse(item).success && itemIssues({ items: [item] }).length === 0;
 
 /** The formula desk: one item with its dough, filling, piece, balance and steps; every figure follows every other. */
-export function ItemDesk({ stored, place, away: storedAway, save, duplicate, archive }: Props) {
+export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate, archive }: Props) {
   const router = useRouter();
   const form = useDocument<Item>({ key: `item-${stored.document.id}`, kind: "item", initial: stored, isRight, save });
   const { draft: item, conflict, change: edit } = form;
@@ -72,6 +80,13 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
   const totals = deskTotals(item, catalogue);
   const claims = claimsOf(resolveItem(item, choices, "base"), catalogue);
   const made = useMemo(() => asMade(item, item.making, catalogue), [item, catalogue]);
+  const meansWith = useCallback(
+    (one: Item): DayMeans => ({
+      items: day?.items.map((other) => (other.id === one.id ? one : other)) ?? [],
+      kitchen: day!.kitchen,
+    }),
+    [day],
+  );
   const [unused, setUnused] = useState<readonly string[]>([]);
   const undo = () => {
     form.undo();
@@ -124,6 +139,7 @@ export function ItemDesk({ stored, place, away: storedAway, save, duplicate, arc
           </Box>
         </Box>
         {told}
+        {day && isRight(item) && <DayEffect next={day.next} before={stored.document} now={item} meansWith={meansWith} />}
         {away && (
           <Typography sx={{ color: COLOUR.caution, mb: 1 }}>
             Put away: it is not offered for new gatherings. “Bring back” undoes that.

@@ -5,10 +5,12 @@ import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { editStep, heatedBy, removeStep, type StepEdit } from "@/core/item/step-edit";
 import type { Item } from "@/core/item/schema";
+import { addableAfter, addStep, canMove, moveStep, splitStep, type Addable } from "@/core/item/step-add";
 import { unitBySize } from "@/core/quantities/oven-text";
 import { fahrenheitOf } from "@/core/quantities/temperature";
 import { useDisplay } from "../kit/use-display";
 import { lengthText } from "@/core/shared/clock";
+import type { Result } from "@/core/shared/issue";
 import { issueText } from "@/core/shared/issue-text";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
@@ -17,16 +19,25 @@ interface Props {
   readonly item: Item;
   readonly id: string;
   readonly onChange: (item: Item) => void;
-  /** The step was taken out. */
-  readonly onGone: () => void;
+  /** Opens another step, or none where this one was taken out. */
+  readonly onOpen: (id: string | undefined) => void;
 }
+
+/** What can be put behind a step, as a cook says it. */
+const ADD_WORD: Readonly<Record<Addable, string>> = {
+  rest: "a rest",
+  chill: "a chill",
+  night: "a night in the fridge",
+  work: "something by hand",
+  "second-bake": "a second bake",
+};
 
 /** A setting in the cook's scale, to a whole degree. */
 const settingIn = (celsius: number | undefined, scale: "C" | "F"): number | undefined =>
   celsius === undefined ? undefined : Math.round(scale === "F" ? fahrenheitOf(celsius) : celsius);
 
 /** One step opened for change: its words, times and heat, and what it took in this kitchen. */
-export function StepForm({ item, id, onChange, onGone }: Props) {
+export function StepForm({ item, id, onChange, onOpen }: Props) {
   const { display } = useDisplay();
   const [refused, setRefused] = useState<string | undefined>(undefined);
   const step = item.steps.find((s) => s.id === id);
@@ -50,6 +61,16 @@ export function StepForm({ item, id, onChange, onGone }: Props) {
     if (display.heat === "C" && unitBySize(value) === "F")
       return setRefused(`Heat is ${value}; expected °C: ${value} °F would be ${Math.round(((value - 32) * 5) / 9)} °C`);
     edit({ ovenC: Math.round(celsius * 10) / 10 });
+  };
+  const place = (next: Result<Item>) => {
+    setRefused(next.ok ? undefined : issueText(next.issues[0], "This step"));
+    if (next.ok) onChange(next.value);
+  };
+  const grow = (next: Result<{ item: Item; id: string }>, opens: boolean) => {
+    setRefused(next.ok ? undefined : issueText(next.issues[0], "This step"));
+    if (!next.ok) return;
+    onChange(next.value.item);
+    if (opens) onOpen(next.value.id);
   };
   const stated = step.rest?.target ?? step.time.fixedMin;
   const took = step.tookMin;
@@ -81,15 +102,6 @@ export function StepForm({ item, id, onChange, onGone }: Props) {
           />
         )}
         {field("Took here, min", took, "tookMin")}
-        <Button
-          sx={{ ml: "auto" }}
-          onClick={() => {
-            onChange(removeStep(item, id));
-            onGone();
-          }}
-        >
-          Take this step out
-        </Button>
       </Box>
       <TextField
         label="What is done"
@@ -98,6 +110,40 @@ export function StepForm({ item, id, onChange, onGone }: Props) {
         onChange={(e) => edit({ do: e.target.value.slice(0, 600) })}
         slotProps={{ inputLabel: { shrink: true } }}
       />
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center" }}>
+        {addableAfter(step).length > 0 && (
+          <>
+            <Box component="span" sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>
+              Add after it:
+            </Box>
+            {addableAfter(step).map((what) => (
+              <Button key={what} size="small" variant="outlined" onClick={() => grow(addStep(item, id, what), true)}>
+                {ADD_WORD[what]}
+              </Button>
+            ))}
+          </>
+        )}
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, ml: { sm: "auto" } }}>
+          <Button size="small" disabled={!canMove(item, id, "earlier")} onClick={() => place(moveStep(item, id, "earlier"))}>
+            Earlier
+          </Button>
+          <Button size="small" disabled={!canMove(item, id, "later")} onClick={() => place(moveStep(item, id, "later"))}>
+            Later
+          </Button>
+          <Button size="small" onClick={() => grow(splitStep(item, id), false)}>
+            In two
+          </Button>
+          <Button
+            size="small"
+            onClick={() => {
+              onChange(removeStep(item, id));
+              onOpen(undefined);
+            }}
+          >
+            Take this step out
+          </Button>
+        </Box>
+      </Box>
       {refused && (
         <Box role="alert" sx={{ color: COLOUR.ember }}>
           {refused}

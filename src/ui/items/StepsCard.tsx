@@ -102,7 +102,7 @@ export function StepsCard({ item, choices, chosen, onChoose, onChange }: Props) 
                 {open === row.id ? "Done" : "Change"}
               </Button>
             </Box>
-            {open === row.id && <StepForm item={item} id={row.id} onChange={onChange} onGone={() => setOpen(undefined)} />}
+            {open === row.id && <StepForm item={item} id={row.id} onChange={onChange} onOpen={setOpen} />}
           </Box>
         ))}
       </Box>

@@ -5,7 +5,7 @@ import MenuItem from "@mui/material/MenuItem";
 import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { equipmentNamed } from "@/core/item/check";
 import type { Item } from "@/core/item/schema";
 import { ownKitchenIssues } from "@/core/kitchen/check";
@@ -24,7 +24,7 @@ import { CooksCard } from "./CooksCard";
 import { EQUIPMENT } from "./equipment-fields";
 import { fieldName } from "./kitchen-text";
 import { EquipmentCard } from "./EquipmentCard";
-import { KitchenEffect, type NextGathering } from "./KitchenEffect";
+import { DayEffect, type NextGathering } from "../plan/DayEffect";
 import { RoomCard } from "./RoomCard";
 
 interface Props {
@@ -55,6 +55,7 @@ export function KitchenView({ stored, items, next, save }: Props) {
   const [shownId, setShownId] = useState(items[0]?.id ?? "");
   const shown = items.find((item) => item.id === shownId);
   const issues = issuesOf(kitchen, named);
+  const meansWith = useCallback((one: Kitchen) => ({ items, kitchen: one }), [items]);
   const equipment = kitchen.equipment as Readonly<Record<string, Readonly<Record<string, unknown>> | undefined>>;
   const setEquipment = (id: string, value: Readonly<Record<string, unknown>> | undefined) =>
     change((k) => {
@@ -98,7 +99,7 @@ export function KitchenView({ stored, items, next, save }: Props) {
             </TextField>
           )}
         </Box>
-        {next && issues.length === 0 && <KitchenEffect next={next} items={items} before={stored.document} kitchen={kitchen} />}
+        {next && issues.length === 0 && <DayEffect next={next} before={stored.document} now={kitchen} meansWith={meansWith} />}
         {issues.length > 0 && (
           <Banner kind="caution" title="Not saved yet: a field needs you">
             {issues.slice(0, 4).map((issue) => (

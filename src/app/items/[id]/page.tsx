@@ -1,10 +1,20 @@
 import { notFound } from "next/navigation";
+import type { Db } from "@/db/database";
 import { itemRepository } from "@/db/items";
-import { ItemDesk } from "@/ui/items/ItemDesk";
+import { kitchenRepository } from "@/db/kitchens";
+import { ItemDesk, type ItemDay } from "@/ui/items/ItemDesk";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
 import { OwnCatalogue } from "../../own-catalogue";
+import { nextGathering } from "../../next-gathering";
 import { withDatabase } from "../../with-database";
 import { archiveItem, duplicateItem, saveItem } from "../actions";
+
+/** The next day with the item, and what that is planned with. */
+function dayWith(db: Db, item: string): ItemDay | undefined {
+  const next = nextGathering(db, { item });
+  const kitchen = next?.gathering.kitchen !== undefined ? kitchenRepository(db).find(next.gathering.kitchen) : undefined;
+  return next && kitchen?.ok ? { next, items: itemRepository(db).all(), kitchen: kitchen.value.document } : undefined;
+}
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
@@ -19,6 +29,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
           key={id}
           stored={found.value}
           place={repository.placeOf(id)}
+          day={dayWith(db, id)}
           away={repository.isArchived(id)}
           save={saveItem}
           duplicate={duplicateItem}

@@ -2,6 +2,7 @@ import { claimsOf } from "../claims";
 import { itemIssues } from "../check";
 import { resolveItem } from "../resolve";
 import { ItemSchema, type Item } from "../schema";
+import { addStep, moveStep, splitStep } from "../step-add";
 import { editStep, removeStep } from "../step-edit";
 import { FAMILY_IDS, METHOD_IDS } from "./doughs";
 import { makeItem } from "./make-item";
@@ -98,5 +99,27 @@ test("pieces that are bought ready are only heated, whichever way of finishing t
       const { item } = otherwise(bought.value.item, { family, method });
       expect(itemIssues({ items: [item] })).toEqual([]);
       expect(item.steps[0].id).toBe("heat");
+    }
+});
+
+test("steps added, moved and split stay where the item is made otherwise, or are given back; the item is right either way", () => {
+  const take = (result: { ok: true; value: { item: Item } } | { ok: false; issues: readonly unknown[] }) => {
+    if (!result.ok) throw new Error(JSON.stringify(result.issues));
+    return result.value.item;
+  };
+  const night = take(addStep(pies(), "seal", "night"));
+  const split = take(splitStep(night, "heat"));
+  const moved = moveStep(split, "wash", "earlier");
+  if (!moved.ok) throw new Error(JSON.stringify(moved.issues));
+  const own = moved.value;
+  const roped = otherwise(own, { shape: "rope-half-moon" });
+  expect(roped.unused).toEqual([]);
+  expect(ids(roped.item)).toEqual(expect.arrayContaining(["night", "heat-first"]));
+  expect(roped.item.steps.find(({ id }) => id === "rest-formed")!.after[0].step).toBe("wash");
+  expect(roped.item.steps.find(({ id }) => id === "heat")!.after).toEqual([{ step: "heat-first" }]);
+  for (const family of FAMILY_IDS)
+    for (const method of METHOD_IDS) {
+      const other = remake(own, { family, method });
+      if (other) expect(itemIssues({ items: [other.item] })).toEqual([]);
     }
 });

@@ -1,8 +1,10 @@
 import { OURS, type Catalogue } from "../../ingredients/own";
 import { failWith, ok, type Result } from "../../shared/issue";
+import { findRing } from "../check";
 import { doughComponents } from "../desk";
 import type { Component, Item } from "../schema";
 import { removeStep } from "../step-edit";
+import { inOrder } from "../step-order";
 import type { Step } from "../step";
 import { METHOD_IDS } from "./doughs";
 import { FILLING_IDS } from "./fillings";
@@ -84,22 +86,38 @@ export function stepEdits(made: readonly Step[], now: readonly Step[]): StepEdit
       edits.push({ kind: "removed", step: step.id });
       continue;
     }
+    const keys = [...new Set([...Object.keys(own), ...Object.keys(step)])] as (keyof Step)[];
     const fields = Object.fromEntries(
-      Object.entries(own).filter(
-        ([key, value]) =>
-          !FOLLOWS.has(key) &&
-          JSON.stringify(value) !== JSON.stringify(step[key as keyof Step]) &&
-          // That it comes after what was added, or no longer after what was taken out, follows from those.
-          !(
-            key === "after" &&
-            (own.after.some((link) => added.has(link.step)) || step.after.some((link) => !now.some(({ id }) => id === link.step)))
-          ),
-      ),
+      keys
+        .map((key) => [key, own[key]] as const)
+        .filter(
+          ([key, value]) =>
+            !FOLLOWS.has(key) &&
+            JSON.stringify(value) !== JSON.stringify(step[key]) &&
+            !(key === "after" && followsFrom(own, step, now, made)),
+        ),
     ) as Partial<Step>;
     if (Object.keys(fields).length > 0) edits.push({ kind: "changed", step: step.id, was: step.kind, fields });
   }
   for (const step of now) if (added.has(step.id)) edits.push({ kind: "added", step });
   return edits;
+}
+
+/**
+ * Whether what a step comes after differs only by what was added before it or taken out: seen through those, it comes after
+ * the same.
+ */
+function followsFrom(own: Step, made: Step, now: readonly Step[], all: readonly Step[]): boolean {
+  const through = (step: Step, others: readonly Step[], known: readonly Step[]): string[] =>
+    step.after.flatMap((link) => {
+      if (known.some(({ id }) => id === link.step)) return [link.step];
+      const passed = others.find(({ id }) => id === link.step);
+      return passed ? through(passed, others, known) : [];
+    });
+  const [is, was] = [through(own, now, all), through(made, all, now)].map((ids) => new Set(ids));
+  const isDirect = own.after.every((link) => all.some(({ id }) => id === link.step));
+  const wasDirect = made.after.every((link) => now.some(({ id }) => id === link.step));
+  return !(isDirect && wasDirect) && is.size === was.size && [...is].every((id) => was.has(id));
 }
 
 /** The cook's changes on newly made steps; those that have no place are given back. */
@@ -136,7 +154,23 @@ function withEdits(item: Item, edits: readonly StepEdit[], before: readonly Step
       next = { ...next, steps: [...steps.slice(0, at), { ...edit.step, after }, ...steps.slice(at)] };
     }
   }
-  return { item: next, unused };
+  return { item: { ...next, steps: inOrder(linked(next.steps, item.steps)) }, unused };
+}
+
+function withoutAfter(edit: StepEdit): StepEdit {
+  if (edit.kind !== "changed") return edit;
+  const { after: _after, ...fields } = edit.fields;
+  return { ...edit, fields };
+}
+
+/** What waits for a step that is not there waits for what it was made to wait for. */
+function linked(steps: readonly Step[], made: readonly Step[]): Step[] {
+  const there = new Set(steps.map(({ id }) => id));
+  return steps.map((step) =>
+    step.after.every((link) => there.has(link.step))
+      ? step
+      : { ...step, after: made.find(({ id }) => id === step.id)?.after.filter((link) => there.has(link.step)) ?? [] },
+  );
 }
 
 /**
@@ -165,5 +199,11 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
     finish: all.filter(has),
     filling: { ...item.filling, useAtMaxC: filling.useAtMaxC },
   };
-  return withEdits(made, stepEdits(before.item.steps, item.steps), item.steps);
+  const edits = stepEdits(before.item.steps, item.steps);
+  const remade = withEdits(made, edits, item.steps);
+  if (!findRing(remade.item.steps)) return remade;
+  // Steps that changed places would wait for each other here: they stay where they are made.
+  const moved = edits.filter((edit) => edit.kind === "changed" && edit.fields.after !== undefined);
+  const inPlace = withEdits(made, edits.map(withoutAfter), item.steps);
+  return { ...inPlace, unused: [...inPlace.unused, ...moved] };
 }

@@ -10,9 +10,9 @@ import type { Plan } from "@/core/plan/schema";
 import { lengthText } from "@/core/shared/clock";
 import { runPlan, type Run } from "@/workers/plan.client";
 import { Banner } from "../kit/Banner";
-import { checkDraft } from "../plan/plan-state";
-import { dateText, momentText, summarise } from "../plan/plan-summary";
-import { usePlanDisplay } from "../plan/use-plan-display";
+import { checkDraft } from "./plan-state";
+import { dateText, momentText, summarise } from "./plan-summary";
+import { usePlanDisplay } from "./use-plan-display";
 
 export interface NextGathering {
   readonly gathering: Gathering;
@@ -26,25 +26,35 @@ export interface NextGathering {
 const SECONDS = 2;
 const PAUSE_MS = 700;
 
-interface Props {
-  readonly next: NextGathering;
+/** What a day is planned with besides itself. */
+export interface DayMeans {
   readonly items: readonly Item[];
-  /** As it was when the page was opened, and as it stands. */
-  readonly before: Kitchen;
   readonly kitchen: Kitchen;
 }
 
-/** What a change of the kitchen does to the next gathering in it, in minutes; both planned anew for the same short time. */
-export function KitchenEffect({ next, items, before, kitchen }: Props) {
-  const [plans, setPlans] = useState<{ readonly of: Kitchen; readonly was: Plan; readonly is: Plan } | undefined>(undefined);
+interface Props<T> {
+  readonly next: NextGathering;
+  /** What is changed, as it was when the page was opened, and as it stands. */
+  readonly before: T;
+  readonly now: T;
+  /** The day with one or the other; the same function at each drawing. */
+  readonly meansWith: (one: T) => DayMeans;
+}
+
+/** What a change does to the next gathering that it concerns, in minutes; both planned anew for the same short time. */
+export function DayEffect<T>({ next, before: opened, now: changed, meansWith }: Props<T>) {
+  // The page is read again once a change is saved; what it was at first is what is compared with.
+  const [before] = useState(opened);
+  const [plans, setPlans] = useState<{ readonly of: T; readonly was: Plan; readonly is: Plan } | undefined>(undefined);
   const was = useRef<Plan | undefined>(undefined);
-  const hasChanged = JSON.stringify(before) !== JSON.stringify(kitchen);
+  const hasChanged = JSON.stringify(before) !== JSON.stringify(changed);
   useEffect(() => {
     if (!hasChanged) return undefined;
     const runs = new Set<Run<Plan>>();
-    const planWith = async (one: Kitchen): Promise<Plan | undefined> => {
+    const planWith = async (one: T): Promise<Plan | undefined> => {
       const { gathering, ...rest } = next;
-      const checked = checkDraft({ ...gathering, kitchen: one.id }, { ...rest, items, inUse: [], kitchens: [one] });
+      const { items, kitchen } = meansWith(one);
+      const checked = checkDraft({ ...gathering, kitchen: kitchen.id }, { ...rest, items, inUse: [], kitchens: [kitchen] });
       if (!checked.ok) return undefined;
       const run = runPlan(
         { ...checked.request, solve: { seconds: SECONDS, seed: 1 } },
@@ -57,15 +67,15 @@ export function KitchenEffect({ next, items, before, kitchen }: Props) {
     let isHere = true;
     const pause = setTimeout(async () => {
       was.current ??= await planWith(before);
-      const is = isHere ? await planWith(kitchen) : undefined;
-      if (isHere && was.current && is) setPlans({ of: kitchen, was: was.current, is });
+      const is = isHere ? await planWith(changed) : undefined;
+      if (isHere && was.current && is) setPlans({ of: changed, was: was.current, is });
     }, PAUSE_MS);
     return () => {
       isHere = false;
       clearTimeout(pause);
       runs.forEach((run) => run.cancel());
     };
-  }, [hasChanged, next, items, before, kitchen]);
+  }, [hasChanged, next, before, changed, meansWith]);
   if (!hasChanged) return null;
   const { gathering } = next;
   return (
@@ -74,7 +84,7 @@ export function KitchenEffect({ next, items, before, kitchen }: Props) {
         For <Link href={`/g/${encodeURIComponent(gathering.id)}`}>{gathering.name}</Link>
         {"on" in gathering.date && `, ${dateText(gathering.date.on)}`}:
       </Box>{" "}
-      {plans?.of === kitchen ? <Effect was={plans.was} is={plans.is} /> : "seeing what the change does …"}
+      {plans?.of === changed ? <Effect was={plans.was} is={plans.is} /> : "seeing what the change does …"}
     </Banner>
   );
 }

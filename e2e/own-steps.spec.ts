@@ -1,0 +1,66 @@
+import { OwnServer } from "../tests/own-server";
+import { expect, test } from "./test";
+
+/** Steps of the cook's own: added, moved, split; what they take, and what they do to the day. */
+
+let own: OwnServer;
+test.describe.configure({ mode: "serial" });
+test.beforeAll(async () => {
+  own = new OwnServer().seed();
+  await own.start();
+});
+test.afterAll(() => own.remove());
+
+test("a night in the fridge is added on the desk, and the evening before fills up on the timeline", async ({ page }) => {
+  await page.goto(`${own.url}/items/slipway-pie`);
+  const steps = page.getByRole("region", { name: "Steps", exact: true });
+  const seal = steps.getByRole("listitem").filter({ hasText: "Seal" }).first();
+  await seal.getByRole("button", { name: "Change" }).click();
+  await steps.getByRole("button", { name: "a night in the fridge" }).click();
+  const night = steps.locator('[data-step="night"]');
+  await expect(night).toContainText("Cover it; into the fridge overnight.");
+  await expect(night.getByLabel("Usual, min")).toHaveValue("600");
+  // Nobody is there the evening before: what that does to the next day is said at once.
+  await expect(page.getByRole("status").filter({ hasText: "it does not fit any more" })).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+
+  await page.goto(`${own.url}/g/first-try`);
+  await expect(page.getByTestId("plan-state")).toHaveText("No plan for this", { timeout: 40_000 });
+  const cooks = page.getByRole("region", { name: "Who cooks" });
+  await cooks.getByRole("button", { name: /other hours this time/ }).click();
+  await cooks.getByRole("button", { name: "More hours" }).click();
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+  await expect(page.getByTestId("first-start")).toHaveText(/^[A-Z][a-z]{2} (18|19|20):\d\d/);
+  await page.getByRole("link", { name: "Timeline" }).click();
+  const timeline = page.getByRole("region", { name: "Timeline" });
+  await timeline
+    .getByRole("button", { name: /Slipway pies: Seal/ })
+    .first()
+    .click();
+  await expect(page.getByRole("complementary", { name: "Step" })).toContainText(
+    /(18|19|20):\d\d – .*begins 1[4-9] h \d\d before lunch/,
+  );
+});
+
+test("a bake in two, a step moved, and both taken back", async ({ page }) => {
+  await page.goto(`${own.url}/items/oarlock-turnover`);
+  const steps = page.getByRole("region", { name: "Steps", exact: true });
+  const order = () => steps.locator("[data-step]").evaluateAll((all) => all.map((one) => one.getAttribute("data-step")));
+  const before = await order();
+  const fry = steps
+    .locator("[data-step]")
+    .filter({ hasText: /^\d+Fry/ })
+    .first();
+  const id = (await fry.getAttribute("data-step"))!;
+  await fry.getByRole("button", { name: "Change" }).click();
+  await steps.getByRole("button", { name: "In two" }).click();
+  await expect.poll(order).toEqual(before.flatMap((one) => (one === id ? [`${id}-first`, id] : [one])));
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(order).toEqual(before);
+  await steps.getByRole("button", { name: "Earlier" }).click();
+  await expect.poll(order).not.toEqual(before);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(order).toEqual(before);
+});
