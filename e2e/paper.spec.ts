@@ -58,6 +58,15 @@ test("a recipe pasted whole becomes dumplings with their own steps, and a timeta
   await expect(desk).toContainText("Steam over full steam");
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(desk).toContainText("the lid as a shield");
+
+  // Where cooks differ, with what it does before it is taken.
+  const ways = page.getByRole("region", { name: "Where cooks differ" });
+  await ways.getByRole("button", { name: "salted, squeezed, added last" }).hover();
+  await expect(ways).toContainText(/would be: the filling stays firm and the dough dry\. \d+ min more of hands/);
+  await ways.getByRole("button", { name: "salted, squeezed, added last" }).click();
+  await expect(desk).toContainText("Squeeze them until nothing runs; they go in last.");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(desk).not.toContainText("Squeeze them until nothing runs");
   await expect(page.getByText("Saved", { exact: true })).toBeVisible();
 
   await page.goto(`${own.url}/g/first-try`);

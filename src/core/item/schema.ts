@@ -127,6 +127,8 @@ export const ItemSchema = withInformative(
         method: z.string().max(20),
         shape: z.string().max(40),
         filling: z.string().max(40),
+        /** Where cooks differ: the option of each school that this cook follows, by their ids. */
+        choices: z.record(id, id).optional(),
         /** What has no step as it is made now: the wash of what is fried. It is not in it, and comes back with its step. */
         finish: z.array(FinishSchema).max(50).optional(),
       })

@@ -5,6 +5,7 @@ import { DOUGHS, FAMILY_IDS, METHOD_IDS } from "../item/making/doughs";
 import { FILLING_IDS } from "../item/making/fillings";
 import { makeItem, type Made } from "../item/making/make-item";
 import { shapesFor } from "../item/making/propose";
+import { schoolOffers } from "../item/making/school-offers";
 import { RecipeInputSchema } from "../item/making/recipe-input";
 import { makePlan } from "./pipeline";
 
@@ -100,4 +101,23 @@ describe("every kind of dough, way of finishing and shape that fit one another",
         expect(steps.every((step) => step.cue !== undefined || step.kind !== "bake")).toBe(true);
       }
   });
+});
+
+describe("whichever way a cook does it", () => {
+  const cases = PAPER_RECIPES.flatMap(({ recipe, pieces }) => {
+    const { plain } = made(recipe);
+    return schoolOffers(plain, {}).flatMap(({ id, options }) =>
+      options.filter(({ effect }) => effect).map((option) => [recipe.name, id, option.id, pieces ?? 12] as const),
+    );
+  });
+  test.each(cases)("%s: %s %s keeps the eight rules", (name, school, option, pieces) => {
+    const { recipe } = PAPER_RECIPES.find((entry) => entry.recipe.name === name)!;
+    const answer = makeItem(RecipeInputSchema.parse(recipe), { taken: [], choices: { [school]: option } });
+    if (!answer.ok) throw new Error(JSON.stringify(answer.issues));
+    const request = requestFor(answer.value, pieces);
+    const plan = makePlan(request, { now: () => 0 });
+    expect(plan.solution.status).not.toBe("infeasible");
+    expect(brokenRules(request, plan)).toEqual([]);
+  });
+  test("there are enough of them", () => expect(cases.length).toBeGreaterThan(40));
 });

@@ -8,7 +8,7 @@ import { useRouter } from "next/navigation";
 import { useCallback, useMemo, useState } from "react";
 import { componentsAt, deskTotals, withComponents, type Place } from "@/core/item/desk";
 import { isProvisional } from "@/core/item/gaps";
-import { asMade, remake, type StepEdit } from "@/core/item/making/remake";
+import { asMade, remake, type Making, type StepEdit } from "@/core/item/making/remake";
 import { fromLines, measuredIn, readLines } from "@/core/item/recipe";
 import { itemIssues } from "@/core/item/check";
 import { ItemSchema, type Choices, type Item } from "@/core/item/schema";
@@ -88,6 +88,12 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
     [day],
   );
   const [unused, setUnused] = useState<readonly string[]>([]);
+  const makeOtherwise = (otherwise: Partial<Making>) => {
+    const remade = remake(item, otherwise, catalogue);
+    if (!remade) return;
+    setUnused(remade.unused.map(editText));
+    change(remade.item);
+  };
   const undo = () => {
     form.undo();
     setUnused([]);
@@ -205,18 +211,14 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
               <HowItIsMade
                 made={made}
                 chosen={{}}
-                onChoose={({ family, method, shape, filling }) => {
-                  const otherwise = {
+                onChoose={({ family, method, shape, filling }) =>
+                  makeOtherwise({
                     ...(family && { family }),
                     ...(method && { method }),
                     ...(shape && { shape }),
                     ...(filling && { filling }),
-                  };
-                  const remade = remake(item, otherwise, catalogue);
-                  if (!remade) return;
-                  setUnused(remade.unused.map(editText));
-                  change(remade.item);
-                }}
+                  })
+                }
               />
             )}
             {unused.length > 0 && (
@@ -224,7 +226,7 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
                 {unused.join("; ")}. Undo brings it back.
               </Banner>
             )}
-            <WaysCard item={item} onChange={change} />
+            <WaysCard item={item} onChange={change} made={made} onChoose={(choices) => makeOtherwise({ choices })} />
             <StepsCard item={item} choices={choices} onChoose={setChoices} chosen={optionsOf(item, choices)} onChange={change} />
             <SumsCard item={item} onChange={change} />
           </Box>

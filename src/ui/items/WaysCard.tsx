@@ -5,18 +5,36 @@ import Slider from "@mui/material/Slider";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import { fatRatioText } from "@/core/ingredients/exchange";
 import { answerText, questionText } from "@/core/item/ways-text";
-import { richnessOf, RICHNESS, setRichness, waysOf, type Way } from "@/core/item/ways";
+import { richnessOf, RICHNESS, setRichness, waysOf } from "@/core/item/ways";
+import type { Made } from "@/core/item/making/make-item";
+import { schoolOffers } from "@/core/item/making/school-offers";
+import type { SchoolChoices } from "@/core/item/making/schools";
 import type { Item } from "@/core/item/schema";
 import { useDisplay } from "../kit/use-display";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { COLOUR } from "../theme/tokens";
+import { effectText } from "./school-text";
+
+interface Props {
+  readonly item: Item;
+  readonly onChange: (item: Item) => void;
+  /** What it is by rule; undefined where it was not made so. */
+  readonly made: Made | undefined;
+  /** Takes the option of a school. */
+  readonly onChoose: (choices: SchoolChoices) => void;
+}
 
 /** Where cooks differ, worked out for this item: each answer says what it does before it is taken. */
-export function WaysCard({ item, onChange }: { item: Item; onChange: (item: Item) => void }) {
+export function WaysCard({ item, onChange, made, onChoose }: Props) {
   const { catalogue } = useCatalogue();
+  const { fine: weight } = useDisplay();
+  const choices = item.making?.choices;
+  // Each answer is worked out to the last step: that gives way to whoever types.
+  const plain = useDeferredValue(made?.plain);
+  const offers = useMemo(() => (plain ? schoolOffers(plain, choices ?? {}) : []), [plain, choices]);
   const ratio = richnessOf(item);
   return (
     <Paper component="section" aria-label="Where cooks differ" sx={{ p: 2 }}>
@@ -45,18 +63,43 @@ export function WaysCard({ item, onChange }: { item: Item; onChange: (item: Item
           <Typography variant="caption">{fatRatioText(ratio, 1)}</Typography>
         </Box>
       )}
+      {offers.map((offer) => (
+        <Question
+          key={offer.id}
+          question={offer.question}
+          chosen={offer.chosen}
+          options={offer.options.map(({ id, name, note, effect }) => ({
+            id,
+            name,
+            effect: [note, effect && effectText(effect)].filter(Boolean).join(". "),
+          }))}
+          onChoose={(id) => onChoose({ ...choices, [offer.id]: id })}
+        />
+      ))}
       {waysOf(item, catalogue).map((way) => (
-        <Question key={way.id} way={way} onChange={onChange} />
+        <Question
+          key={way.id}
+          question={questionText(way)}
+          chosen={way.chosen}
+          options={way.options.map((option) => ({ id: option.id, ...answerText(way, option, weight) }))}
+          onChoose={(id) => onChange(way.options.find((option) => option.id === id)!.item)}
+        />
       ))}
     </Paper>
   );
 }
 
-function Question({ way, onChange }: { way: Way; onChange: (item: Item) => void }) {
+interface QuestionProps {
+  readonly question: string;
+  readonly options: readonly { readonly id: string; readonly name: string; readonly effect: string }[];
+  readonly chosen: string | undefined;
+  readonly onChoose: (id: string) => void;
+}
+
+/** One question: its answers, and below them what the chosen one does, or the one that is looked at. */
+function Question({ question, options, chosen, onChoose }: QuestionProps) {
   const [looked, setLooked] = useState<string | undefined>(undefined);
-  const { fine: weight } = useDisplay();
-  const shown = way.options.find((o) => o.id === (looked ?? way.chosen));
-  const question = questionText(way);
+  const shown = options.find((option) => option.id === (looked ?? chosen));
   return (
     <Box sx={{ py: 1, borderTop: `1px solid ${COLOUR.line}` }}>
       <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
@@ -67,11 +110,11 @@ function Question({ way, onChange }: { way: Way; onChange: (item: Item) => void 
           exclusive
           size="small"
           sx={{ flexWrap: "wrap" }}
-          value={way.chosen ?? null}
+          value={chosen ?? null}
           aria-label={question}
-          onChange={(_, id: string | null) => id && onChange(way.options.find((o) => o.id === id)!.item)}
+          onChange={(_, id: string | null) => id && onChoose(id)}
         >
-          {way.options.map((option) => (
+          {options.map((option) => (
             <ToggleButton
               key={option.id}
               value={option.id}
@@ -81,15 +124,13 @@ function Question({ way, onChange }: { way: Way; onChange: (item: Item) => void 
               onBlur={() => setLooked(undefined)}
               sx={{ textTransform: "none", minHeight: 34 }}
             >
-              {answerText(way, option, weight).name}
+              {option.name}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
       </Box>
       <Typography variant="caption" sx={{ display: "block", minHeight: 20 }}>
-        {shown
-          ? `${looked && looked !== way.chosen ? "would be: " : ""}${answerText(way, shown, weight).effect}`
-          : "this item goes its own way"}
+        {shown ? `${looked && looked !== chosen ? "would be: " : ""}${shown.effect}` : "this item goes its own way"}
       </Typography>
     </Box>
   );

@@ -5,7 +5,7 @@ import { dividing, doughSteps } from "./steps/dough-steps";
 import { fillingSteps } from "./steps/filling-steps";
 import { frozenSteps } from "./steps/frozen-steps";
 import { blindSteps, heatFigures, heatStep, servingSteps } from "./steps/heat-steps";
-import { formingSteps } from "./steps/piece-steps";
+import { formingSteps, SECOND_COAT } from "./steps/piece-steps";
 import { byHand, type StepInput } from "./steps/step-input";
 
 /**
@@ -60,13 +60,14 @@ export function generateSteps(making: Making): Step[] {
 
 /** Between the last work on raw pieces and the heat, min. */
 function maxWait({ dough }: Making, last: string): { maxGapMin?: number } {
-  if (last === "wash" || last === "vent") return { maxGapMin: 20 };
+  if (["wash", SECOND_COAT, "vent"].includes(last)) return { maxGapMin: 20 };
   if (last === "seal" && dough.sealedMaxMin !== undefined) return { maxGapMin: dough.sealedMaxMin };
   return {};
 }
 
 /** Raw pieces are frozen before wash and vent; what is frozen cooked passes all that fresh ones do. */
 function onItsPath(step: StepInput, making: Making, toFreezer: boolean): StepInput {
-  if (toFreezer && freezesRaw(making) && ["wash", "vent", "rest-formed"].includes(step.id)) return { ...step, path: ["fresh"] };
+  if (toFreezer && freezesRaw(making) && ["wash", "wash-dries", SECOND_COAT, "vent", "rest-formed"].includes(step.id))
+    return { ...step, path: ["fresh"] };
   return step;
 }

@@ -11,6 +11,7 @@ import { fillAtMostC, isBaked } from "./making";
 import { capacityOf, footprintMm } from "./piece-geometry";
 import type { RecipeInput } from "./recipe-input";
 import { writtenOf } from "./recipe-parts";
+import { SECOND_COAT } from "./steps/piece-steps";
 import { understand, type MakeOptions, type Understood } from "./understand";
 
 /** An item that was made from a recipe in the cook's words, and how it came about. */
@@ -31,13 +32,13 @@ const CHILD = 0.6;
 export function makeItem(recipe: RecipeInput, options: MakeOptions): Result<Made> {
   const understood = understand(recipe, options);
   if (!understood.ok) return understood;
-  const item = itemOf(recipe.name, understood.value, options.taken);
+  const item = itemOf(recipe.name, understood.value, options);
   const issues = itemIssues({ items: [item] });
   return issues.length > 0 ? failWith(issues) : ok({ ...understood.value, item });
 }
 
 /** The item itself, with the steps, the room it takes and how it keeps, as they follow from what was understood. */
-function itemOf(name: string, understood: Understood, taken: readonly string[]): Item {
+function itemOf(name: string, understood: Understood, { taken, choices = {} }: MakeOptions): Item {
   const { family, method, shape, filling, hazard, making, figures, saysPieces, finish, unweighed, variants } = understood;
   const { dough, pieces, piece, isRaw, lines } = making;
   const isDish = shape.value.foot.of === "dish";
@@ -68,7 +69,13 @@ function itemOf(name: string, understood: Understood, taken: readonly string[]):
     ...(guessed.length > 0 && { guessed }),
     written: writtenOf(understood.paper),
     measures: understood.system,
-    making: { family: dough.id, method: method.value, shape: shape.value.id, filling: filling.value },
+    making: {
+      family: dough.id,
+      method: method.value,
+      shape: shape.value.id,
+      filling: filling.value,
+      ...(Object.keys(choices).length > 0 && { choices: { ...choices } }),
+    },
     piecesPerGuest: head(ADULT_G.among),
     piecesPerGuestAlone: head(ADULT_G.alone),
     base: { pieces },
@@ -87,7 +94,10 @@ function itemOf(name: string, understood: Understood, taken: readonly string[]):
     },
     finish:
       finish.length > 0
-        ? [{ step: finishStep, what: finishStep === "wash" ? "Wash" : "To finish", components: [...finish] }]
+        ? [
+            { step: finishStep, what: finishStep === "wash" ? "Wash" : "To finish", components: [...finish] },
+            ...(making.secondCoat ? [{ step: SECOND_COAT, what: "Second coat", components: [...finish] }] : []),
+          ]
         : [],
     piece: {
       ...piece,

@@ -30,6 +30,15 @@ export interface Making {
   /** A part of the flour is cooked to a paste first. */
   readonly paste: boolean;
   readonly coldStart: boolean;
+  /** Soft or tight dough takes longer to roll, s a piece. */
+  readonly rollMoreSec?: number;
+  readonly secondCoat?: true;
+  /** The filling goes hot under a lid that is not sealed. */
+  readonly hotFilling?: true;
+  /** Watery vegetables are salted and squeezed before the meat is mixed. */
+  readonly saltsApart?: true;
+  /** The meat stands with baking soda and is rinsed. */
+  readonly alkali?: true;
   /** The filling is roasted in the oven, °C. */
   readonly roastC?: number;
   /** What the recipe says of each stage. */
@@ -39,9 +48,12 @@ export interface Making {
 /** Whether a method is the oven's. */
 export const isBaked = (method: MethodId): boolean => ["tray", "dish", "blind", "tin"].includes(method);
 
+/** As it comes off the hob. */
+const HOT_C = 95;
+
 /** The filling is no warmer than this when it meets the dough, °C. */
-export const fillAtMostC = ({ dough, filling }: Pick<Making, "dough" | "filling">): number =>
-  Math.min(dough.fillMaxC, filling.atMostC ?? Infinity);
+export const fillAtMostC = ({ dough, filling, hotFilling }: Pick<Making, "dough" | "filling" | "hotFilling">): number =>
+  hotFilling ? HOT_C : Math.min(dough.fillMaxC, filling.atMostC ?? Infinity);
 
 /** Whether pieces go into the freezer raw; a whole dish goes in cooked, whatever its dough. */
 export const freezesRaw = ({ dough, method }: Pick<Making, "dough" | "method">): boolean =>

@@ -11,6 +11,7 @@ import { FILLING_IDS } from "./fillings";
 import { makeItem, type Made } from "./make-item";
 import { RecipeInputSchema, type RecipeInput } from "./recipe-input";
 import { shapeOf } from "./shapes";
+import { SECOND_COAT } from "./steps/piece-steps";
 
 export type Making = NonNullable<Item["making"]>;
 
@@ -41,7 +42,10 @@ function recipeOf(item: Item, making: Making, catalogue: Catalogue): Result<Reci
     makes: Math.min(2000, item.base.pieces),
     dough: write(doughComponents(item)),
     fillings: [{ lines: write(item.filling.components) }],
-    finish: write([...item.finish, ...(making.finish ?? [])].flatMap((entry) => entry.components)),
+    // A second coat is the first one's once more.
+    finish: write(
+      [...item.finish, ...(making.finish ?? [])].filter(({ step }) => step !== SECOND_COAT).flatMap((entry) => entry.components),
+    ),
     method: item.written?.method ?? "",
     family: making.family,
     ...(shapeOf(making.shape) && { shape: making.shape }),
@@ -69,6 +73,7 @@ export function asMade(item: Item, making: Making | undefined = item.making, cat
     catalogue,
     method: METHOD_IDS.find((id) => id === making.method),
     filling: FILLING_IDS.find((id) => id === making.filling),
+    ...(making.choices && { choices: making.choices }),
   });
   return made.ok ? made.value : undefined;
 }
@@ -184,7 +189,10 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
   const after = asMade(item, { ...making, ...otherwise }, catalogue);
   if (!after) return undefined;
   const { steps, capacity, piece, storage, fryOil, filling } = after.item;
-  const all = [...item.finish, ...(making.finish ?? [])];
+  const own = [...item.finish, ...(making.finish ?? [])];
+  // A coat that was not there before takes what the first takes.
+  const coat = after.item.finish.filter(({ step }) => step === SECOND_COAT && !own.some((entry) => entry.step === step));
+  const all = [...own, ...coat];
   const has = ({ step }: Item["finish"][number]) => steps.some(({ id }) => id === step);
   const kept = all.filter((entry) => !has(entry));
   const made: Item = {

@@ -22,6 +22,7 @@ import { pieceWeights } from "./piece-weights";
 import { proposeFamily, proposeFilling, proposeMethod, proposeShape, shapesFor, type Proposed } from "./propose";
 import { methodId, piecesIn, type RecipeInput } from "./recipe-input";
 import { boughtPieces, madeIn, paperOf } from "./recipe-parts";
+import { withChoices, type SchoolChoices } from "./schools";
 import { shapeOf, type Shape } from "./shapes";
 import { heatFigures, type HeatFigures } from "./steps/heat-steps";
 
@@ -41,6 +42,8 @@ export interface Understood {
   readonly filling: Proposed<FillingId>;
   readonly hazard: Hazard | null;
   readonly gaps: readonly MissingFigure[];
+  /** As it is usual, and with what the cook chose. */
+  readonly plain: Making;
   readonly making: Making;
   readonly paper: Paper;
   readonly system: System;
@@ -67,6 +70,7 @@ export interface MakeOptions {
   /** By the cook's word. */
   readonly method?: MethodId;
   readonly filling?: FillingId;
+  readonly choices?: SchoolChoices;
 }
 
 /** Words by which a line is called in a sentence. */
@@ -183,7 +187,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
       text: `served beside it, and planned with the gathering: ${paper.beside.map(({ text }) => text).join("; ")}`,
     });
 
-  const making: Making = {
+  const plain: Making = {
     dough,
     method: METHODS[method.value],
     shape: shape.value,
@@ -209,6 +213,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
     ...(read.fillingCook?.celsius !== undefined && { roastC: read.fillingCook.celsius }),
     says: heatIsFor(method.value, ownMethod.value) ? read : { ...read, heat: undefined, blind: undefined },
   };
+  const making = withChoices(plain, options.choices ?? {});
   const figures = heatFigures(making);
   if (figures.heatFrom === "method" && (isBaked(method.value) || method.value === "fry"))
     gaps.push({
@@ -232,6 +237,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
     filling,
     hazard,
     gaps,
+    plain,
     making,
     paper,
     system,

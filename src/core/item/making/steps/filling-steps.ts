@@ -51,8 +51,12 @@ export function fillingSteps(making: Making): StepInput[] {
     last = step.id;
   };
   if (filling.cookMin) {
-    cooking(making).forEach((step) => then(step, step.id === "cool-filling" ? 15 : undefined));
+    cooking(making)
+      .filter(({ id }) => !making.hotFilling || id === "cook-filling")
+      .forEach((step) => then(step, step.id === "cool-filling" ? 15 : undefined));
   }
+  if (making.alkali) tenderising.forEach((step) => then(step, step.id === "rinse-meat" ? 0 : undefined));
+  if (making.saltsApart) salting.forEach((step) => then(step));
   if (filling.mixMin !== undefined)
     then(
       byHand(
@@ -96,6 +100,64 @@ export function fillingSteps(making: Making): StepInput[] {
   if (!end.ahead) end.ahead = { hours: filling.tasteNot ? Math.min(12, keeps) : keeps, where: "fridge" };
   return steps;
 }
+
+const ALKALI = { min: 8, target: 15, max: 24 } as const;
+/** Meat in baking soda: it goes on working, so it is rinsed on time and used at once. */
+const tenderising: readonly StepInput[] = [
+  waiting(
+    {
+      id: "tenderise-meat",
+      kind: "chill",
+      part: "filling",
+      do: "Stir 3 g of baking soda for each kg into the meat; into the fridge.",
+      equipment: [{ id: "fridge-shelf", amount: SHELF }],
+      cue: { early: "Firm as before.", see: "Soft and slippery.", late: "Pasty, it tastes of soap." },
+      caution: "Red meat 24 min at the most. Rinse it on time: it goes on until it is rinsed.",
+      sources: { minutes: "filling" },
+    },
+    { ...ALKALI, atC: 4, where: "fridge" },
+  ),
+  byHand(
+    {
+      id: "rinse-meat",
+      kind: "mix",
+      part: "filling",
+      do: "Rinse it well in cold water, dry it; use it at once.",
+      equipment: [{ id: "bowl" }],
+      caution: "Water that ran off raw meat splashes: clean the sink after it.",
+      sources: { hands: "filling" },
+    },
+    { fixedMin: 3, secPerPiece: 0 },
+  ),
+];
+
+const SALTED = { min: 15, target: 20, max: 30 } as const;
+/** Watery vegetables by themselves, before raw meat is on the table. */
+const salting: readonly StepInput[] = [
+  waiting(
+    {
+      id: "salt-vegetables",
+      kind: "bench-rest",
+      part: "filling",
+      do: "Salt the vegetables with 1.5 to 2 % of their weight, out of the salt of the filling; let them stand.",
+      equipment: [{ id: "bowl" }],
+      cue: { early: "Dry and stiff.", see: "They stand in their own water and bend.", late: "Limp." },
+      sources: { minutes: "filling" },
+    },
+    { ...SALTED, atC: 21, where: "room" },
+  ),
+  byHand(
+    {
+      id: "squeeze-vegetables",
+      kind: "mix",
+      part: "filling",
+      do: "Squeeze them until nothing runs; they go in last.",
+      equipment: [{ id: "bowl" }],
+      sources: { hands: "filling" },
+    },
+    { fixedMin: 4, secPerPiece: 1 },
+  ),
+];
 
 const COLD_CAUTION = `Raw: out of the cold for ${OUT_OF_COLD_MIN / 60} h in all at the most, mixing, shaping and waiting together; usual guidance, local rules first.`;
 
@@ -165,6 +227,7 @@ function cooking(making: Making): StepInput[] {
 function setting(making: Making, keepsHours: number): StepInput | undefined {
   const { filling, says } = making;
   const atMost = fillAtMostC(making);
+  if (making.hotFilling) return undefined;
   const own = filling.set;
   const needsCold = own === undefined && filling.cookMin !== undefined && atMost <= 20;
   if (!own && !needsCold) return undefined;

@@ -66,7 +66,7 @@ export function formingSteps(making: Making, dough: string, filling: string | un
           cue: { early: "It springs back: cover it, 10 min.", see: "Even, it keeps its shape." },
           sources: { hands: "table" },
         },
-        rolling.operation,
+        { ...rolling.operation, secPerPiece: rolling.operation.secPerPiece + (making.rollMoreSec ?? 0) },
       ),
     );
   let last = steps.at(-1)?.id ?? dough;
@@ -80,7 +80,9 @@ export function formingSteps(making: Making, dough: string, filling: string | un
           part: "piece",
           do: text(
             shape.foot.of === "dish"
-              ? "Fill the dish to 12 mm below its rim."
+              ? making.hotFilling
+                ? "Hot filling into the dish to 12 mm below its rim; the lid is laid on, not sealed. Into the oven within 5 min."
+                : "Fill the dish to 12 mm below its rim."
               : grams > 0 && `${grams} g of filling on each, no warmer than ${Math.round(fillAtMostC(making))} °C.`,
             "The rim stays clean.",
           ),
@@ -138,6 +140,10 @@ export function formingSteps(making: Making, dough: string, filling: string | un
       ),
     );
     last = "wash";
+    if (making.secondCoat) {
+      steps.push(...secondCoat(making));
+      last = SECOND_COAT;
+    }
   }
   if (kind.vent && isBaked(making.method.id) && !shape.open && making.method.id !== "blind") {
     steps.push(
@@ -159,6 +165,42 @@ export function formingSteps(making: Making, dough: string, filling: string | un
   }
   return { steps, last };
 }
+
+/** The step of a second coat of wash, which takes as much again. */
+export const SECOND_COAT = "wash-again";
+const COAT_DRIES = { min: 8, target: 12, max: 20 } as const;
+
+/** The first coat dries, then the second. */
+const secondCoat = (making: Making): StepInput[] => [
+  waiting(
+    {
+      id: "wash-dries",
+      kind: "bench-rest",
+      part: "piece",
+      lot: lotOf(making),
+      do: "Let the first coat dry.",
+      equipment: carrierOf(making),
+      after: [{ step: "wash" }],
+      cue: { early: "Wet and shiny.", see: "Dull, it does not stick to a finger.", late: "The dough dries with it." },
+      sources: { minutes: "cook" },
+    },
+    { ...COAT_DRIES, atC: 21, where: "room" },
+  ),
+  byHand(
+    {
+      id: SECOND_COAT,
+      kind: "glaze",
+      part: "piece",
+      path: ["fresh", "freezer"],
+      lot: lotOf(making),
+      do: `Brush a second time with ${making.lines.finish.map(({ name }) => name).join(", ")}.`,
+      equipment: carrierOf(making),
+      after: [{ step: "wash-dries" }],
+      sources: { hands: "table" },
+    },
+    OPERATIONS.wash,
+  ),
+];
 
 /** The second rise, the chill, or the drying of formed pieces. */
 function formedRest(making: Making): StepInput | undefined {

@@ -1,0 +1,107 @@
+import { claimsOf } from "../claims";
+import { itemIssues } from "../check";
+import { resolveItem } from "../resolve";
+import { FAMILY_IDS, METHOD_IDS } from "./doughs";
+import { FILLING_IDS } from "./fillings";
+import { makeItem, type Made } from "./make-item";
+import { RecipeInputSchema } from "./recipe-input";
+import { asMade, remake } from "./remake";
+import { schoolOffers } from "./school-offers";
+import { SCHOOLS } from "./schools";
+
+const made = (recipe: object, options: object = {}): Made => {
+  const result = makeItem(RecipeInputSchema.parse(recipe), { taken: [], ...options });
+  if (!result.ok) throw new Error(JSON.stringify(result.issues));
+  return result.value;
+};
+const BUNS = {
+  name: "Lantern buns",
+  makes: 12,
+  dough: ["400 g bread flour", "230 g water", "5 g active dry yeast", "40 g butter", "7 g salt"],
+  fillings: ["300 g minced pork", "200 g cabbage", "2 tbsp soy sauce"],
+  finish: ["1 egg"],
+  method: [
+    "Knead 8 min.",
+    "Let rise for 1 hour until doubled.",
+    "Fill with the raw filling, shape balls.",
+    "Bake at 190 C for 20 min.",
+  ],
+};
+const offersOf = (one: Made, choices = {}) => schoolOffers(one.plain, choices);
+const offered = (one: Made) => offersOf(one).map(({ id }) => id);
+
+test("each item is asked what fits it, and nothing else", () => {
+  expect(offered(made(BUNS))).toEqual(["rises", "waking", "kneading", "coats", "salting", "tenderising"]);
+  const pies = made({
+    name: "Pies",
+    makes: 10,
+    dough: ["300 g flour", "160 g butter", "90 g water"],
+    fillings: ["500 g apples"],
+    method: ["Bake 25 min at 190 C."],
+  });
+  expect(offered(pies)).toEqual(["cold-rest", "formed-cold"]);
+  const hen = made({ ...BUNS, fillings: ["300 g minced chicken"] });
+  expect(offered(hen)).not.toContain("tenderising");
+});
+
+test("what an answer does is said before it is taken: minutes, and steps that come and go", () => {
+  const offers = offersOf(made(BUNS));
+  const option = (school: string, id: string) =>
+    offers.find((offer) => offer.id === school)!.options.find((one) => one.id === id)!;
+  const once = option("rises", "once").effect!;
+  expect(once.removed.map(({ id }) => id)).toEqual(["rest-dough"]);
+  expect(once.leadMin).toBeLessThan(-30);
+  const hand = option("kneading", "hand").effect!;
+  expect(hand.handsMin).toBeGreaterThan(5);
+  expect(option("coats", "two").effect!.added.map(({ id }) => id)).toEqual(["wash-dries", "wash-again"]);
+  expect(option("tenderising", "alkali").effect!.added.map(({ id, rest }) => [id, rest?.max])).toEqual([
+    ["tenderise-meat", 24],
+    ["rinse-meat", undefined],
+  ]);
+  expect(option("rises", "twice").effect).toBeUndefined();
+});
+
+test("taken on the desk, it is on the item, stays when the shape changes, and going back undoes it", () => {
+  const item = made(BUNS).item;
+  const two = remake(item, { choices: { coats: "two", rises: "night" } })!;
+  expect(two.unused).toEqual([]);
+  expect(two.item.finish.map(({ step, components }) => [step, components.map(({ grams }) => grams)])).toEqual([
+    ["wash", item.finish[0].components.map(({ grams }) => grams)],
+    ["wash-again", item.finish[0].components.map(({ grams }) => grams)],
+  ]);
+  expect(two.item.steps.find(({ id }) => id === "rest-dough")!.rest!.where).toBe("fridge");
+  expect(itemIssues({ items: [two.item] })).toEqual([]);
+  const otherShape = remake(two.item, { shape: "roll-up" })!.item;
+  expect(otherShape.steps.map(({ id }) => id)).toEqual(expect.arrayContaining(["wash-again"]));
+  const back = remake(two.item, { choices: {} })!.item;
+  expect(back.steps).toEqual(item.steps);
+  expect(claimsOf(resolveItem(back, {}, "base")).contains).toEqual(claimsOf(resolveItem(item, {}, "base")).contains);
+});
+
+test("every answer to every question, for every dough and way of finishing, leaves an item without a fault", () => {
+  const seen = new Set<string>();
+  FAMILY_IDS.forEach((family, f) =>
+    METHOD_IDS.forEach((method, m) => {
+      const others = FILLING_IDS[(f * METHOD_IDS.length + m) % FILLING_IDS.length];
+      const filling = method === "dish" ? "meat-in-sauce" : (f + m) % 3 === 0 ? "raw-meat" : others;
+      const one = made({ ...BUNS, family }, { method, filling });
+      for (const offer of offersOf(one))
+        for (const option of offer.options) {
+          seen.add(`${offer.id} ${option.id}`);
+          const { item } = made({ ...BUNS, family }, { method, filling, choices: { [offer.id]: option.id } });
+          expect(itemIssues({ items: [item] })).toEqual([]);
+        }
+    }),
+  );
+  // Every answer is somebody's.
+  expect(
+    SCHOOLS.flatMap(({ id, options }) => options.map((option) => `${id} ${option.id}`)).filter((one) => !seen.has(one)),
+  ).toEqual([]);
+});
+
+test("an item that was made so says its answers again when it is opened", () => {
+  const { item } = remake(made(BUNS).item, { choices: { kneading: "hand" } })!;
+  const again = asMade(item)!;
+  expect(offersOf(again, item.making!.choices).find(({ id }) => id === "kneading")!.chosen).toBe("hand");
+  expect(again.item.steps).toEqual(item.steps);
+});
