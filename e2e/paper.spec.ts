@@ -59,6 +59,14 @@ test("a recipe pasted whole becomes dumplings with their own steps, and a timeta
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(desk).toContainText("the lid as a shield");
 
+  // How it is formed, drawn from its own weights: a smaller piece is a smaller disc.
+  const formed = page.getByRole("region", { name: "How it is formed" });
+  await expect(formed.getByRole("listitem")).toHaveCount(5);
+  await expect(formed).toContainText(/A disc \d+ mm across, 2 mm in the middle, 1 mm at the rim/);
+  await formed.getByRole("button", { name: "Large, to print" }).click();
+  await expect(page.getByRole("dialog", { name: /^Quay dumplings: / }).getByRole("img")).toHaveCount(5);
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+
   // Where cooks differ, with what it does before it is taken.
   const ways = page.getByRole("region", { name: "Where cooks differ" });
   await ways.getByRole("button", { name: "salted, squeezed, added last" }).hover();
@@ -83,6 +91,11 @@ test("a recipe pasted whole becomes dumplings with their own steps, and a timeta
   const step = page.getByRole("complementary", { name: "Step" });
   await expect(step).toContainText("Water on hot fat spits");
   await expect(step).toContainText("71 °C in the thickest piece");
+  await page
+    .getByRole("button", { name: /Quay dumplings: Seal/ })
+    .first()
+    .click();
+  await expect(step.getByRole("list", { name: "How it is formed" }).getByRole("img")).toHaveCount(3);
 });
 
 test("what is chosen before the item has a name holds, and stays when it gets one", async ({ page }) => {

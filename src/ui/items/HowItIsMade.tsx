@@ -9,6 +9,7 @@ import { FILLINGS } from "@/core/item/making/fillings";
 import { methodsOf } from "@/core/item/making/doughs";
 import type { Made } from "@/core/item/making/make-item";
 import { METHODS } from "@/core/item/making/methods";
+import { easierText } from "@/core/item/making/shapes";
 import { shapesFor } from "@/core/item/making/propose";
 import type { MissingFigure } from "@/core/item/making/understand";
 import { useDisplay } from "../kit/use-display";
@@ -58,7 +59,7 @@ export function HowItIsMade({ made, chosen, onChoose }: { made: Made; chosen: Ch
       key: "shape" as const,
       label: "Shape",
       value: shape.value.id,
-      because: shape.because,
+      because: `${shape.because}; ${shape.value.seconds} s a piece, difficulty ${shape.value.difficulty} of 4${easierText(shape.value)}`,
       options: uniqueById([shape.value, ...shapesFor(family.value, method.value)]).map(({ id, name }) => ({ id, name })),
     },
     {
@@ -98,7 +99,9 @@ export function HowItIsMade({ made, chosen, onChoose }: { made: Made; chosen: Ch
               </MenuItem>
             ))}
           </TextField>
-          <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>{chosen[key] ? "by your word" : because}</Box>
+          <Box sx={{ fontSize: "0.85rem", color: COLOUR.soft }}>
+            {chosen[key] ? `by your word${key === "shape" ? because.slice(because.indexOf(";")) : ""}` : because}
+          </Box>
         </Box>
       ))}
       {gaps.length > 0 && (

@@ -42,6 +42,7 @@ import { FormulaTable } from "./FormulaTable";
 import { HowItIsMade } from "./HowItIsMade";
 import { PasteLines } from "./PasteLines";
 import { PieceDrawing } from "./PieceDrawing";
+import { ShapeCard } from "./ShapeCard";
 import { StepsCard } from "./StepsCard";
 import { SumsCard } from "./SumsCard";
 import { WaysCard } from "./WaysCard";
@@ -228,6 +229,7 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
             )}
             <WaysCard item={item} onChange={change} made={made} onChoose={(choices) => makeOtherwise({ choices })} />
             <StepsCard item={item} choices={choices} onChoose={setChoices} chosen={optionsOf(item, choices)} onChange={change} />
+            <ShapeCard item={item} />
             <SumsCard item={item} onChange={change} />
           </Box>
           <Box sx={{ display: "grid", gap: 2.5, position: { lg: "sticky" }, top: 12 }}>

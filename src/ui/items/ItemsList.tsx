@@ -11,6 +11,7 @@ import { Monogram } from "../kit/Monogram";
 import { TopBar } from "../kit/TopBar";
 import { useAttempt } from "../kit/use-attempt";
 import { Unreadable, type UnreadableRow } from "../kit/Unreadable";
+import { ShapeStage } from "../kit/ShapeStages";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { ImportItem, type ImportProps } from "./ImportItem";
 import type { ItemCardModel } from "./items.view-model";
@@ -56,7 +57,10 @@ export function ItemsList({ cards, count, away, unreadable, archive, taken, crea
             >
               <Box sx={{ display: "flex", gap: 1.25, alignItems: "center", mb: 0.75 }}>
                 <Monogram name={card.name} tone={toneOf(i)} />
-                <Typography variant="h2">{card.name}</Typography>
+                <Typography variant="h2" sx={{ flex: 1, minWidth: 0 }}>
+                  {card.name}
+                </Typography>
+                {card.picture && <ShapeStage {...card.picture} size={56} />}
               </Box>
               <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
                 {card.line}

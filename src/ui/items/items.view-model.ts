@@ -3,6 +3,9 @@ import { OURS, type Catalogue } from "@/core/ingredients/own";
 import { claimsOf } from "@/core/item/claims";
 import { claimsLine } from "@/core/item/claims-text";
 import { deskTotals } from "@/core/item/desk";
+import { drawingOf } from "@/core/item/making/drawing/draw";
+import { reach } from "@/core/item/making/drawing/marks";
+import type { Stage } from "@/core/item/making/drawing/stage";
 import { isProvisional } from "@/core/item/gaps";
 import type { Choices, Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
@@ -23,6 +26,8 @@ export interface ItemCardModel {
   readonly contains: string;
   /** Something of it is still guessed or not understood. */
   readonly provisional: boolean;
+  /** The finished piece, drawn; undefined where its shape is only told. */
+  readonly picture: { readonly stage: Stage; readonly halfMm: number } | undefined;
 }
 
 /** What the list says of each item: what a piece is, what a batch takes, what is in it. */
@@ -36,7 +41,14 @@ export const itemCards = (items: readonly Item[], catalogue: Catalogue = OURS): 
     hands: `${lengthText(handsOnMinutes(item))} of hands a batch`,
     contains: claimsLine(claimsOf(resolveItem(item, {}, "base"), catalogue)),
     provisional: isProvisional(item),
+    picture: pictureOf(item),
   }));
+
+/** The last picture of how a piece is formed, in a frame of its own. */
+function pictureOf(item: Item): ItemCardModel["picture"] {
+  const stage = drawingOf(item)?.stages.at(-1);
+  return stage && { stage, halfMm: Math.max(...stage.marks.map(({ path }) => reach(path))) + 2 };
+}
 
 const grams = (g: number): string => `${Math.round(g * 10) / 10} g`;
 

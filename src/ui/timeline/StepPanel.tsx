@@ -7,6 +7,8 @@ import Close from "@mui/icons-material/CloseOutlined";
 import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/batching/batches";
+import type { Drawing } from "@/core/item/making/drawing/draw";
+import type { Stage } from "@/core/item/making/drawing/stage";
 import type { Step } from "@/core/item/step";
 import { resourceText } from "@/core/plan/reason-text";
 import { taskShares, type DurationSource, type Plan, type TaskInfo } from "@/core/plan/schema";
@@ -14,6 +16,7 @@ import { handsIn } from "@/core/plan/takes";
 import { piecesText } from "@/core/plan/task-text";
 import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
+import { ShapeStages } from "../kit/ShapeStages";
 import { useTicks } from "../kit/use-stored";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR, toneOf } from "../theme/tokens";
@@ -25,6 +28,8 @@ interface Props {
   readonly plan: Plan;
   readonly task: string;
   readonly toneIndex: ReadonlyMap<string, number>;
+  /** How its item's pieces are formed, where that is known. */
+  readonly formed: Drawing | undefined;
   readonly onClose: () => void;
   readonly onSelect: (task: string) => void;
 }
@@ -43,8 +48,15 @@ const SOURCE_TEXT: Readonly<Record<DurationSource, string>> = {
 };
 const CUE_WORD = { see: "Look", feel: "Feel", hear: "Listen", smell: "Smell" } as const;
 
+/** Pictures of how a piece is formed that belong to a step. */
+const PICTURES: Partial<Readonly<Record<Step["kind"], readonly Stage["id"][]>>> = {
+  roll: ["blank"],
+  fill: ["fill"],
+  seal: ["fold", "seal", "done"],
+};
+
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
-export function StepPanel({ plan, task, toneIndex, onClose, onSelect }: Props) {
+export function StepPanel({ plan, task, toneIndex, formed, onClose, onSelect }: Props) {
   const shown = usePlanDisplay(plan);
   const { clock, weight, heat, degrees, dial } = shown;
   const { targets, cooks, rules, gathering } = plan.day;
@@ -125,6 +137,11 @@ export function StepPanel({ plan, task, toneIndex, onClose, onSelect }: Props) {
           step?.coreC ? ["Core", `${degrees(step.coreC)} in the thickest piece; local rules come first`] : undefined,
         ]}
       />
+      {formed && step && PICTURES[step.kind] && (
+        <Box sx={{ my: 1.25 }}>
+          <ShapeStages drawing={formed} least={90} only={PICTURES[step.kind]!} />
+        </Box>
+      )}
       {step && <Cues step={step} />}
       {step && step.part !== "piece" && (
         <Weights

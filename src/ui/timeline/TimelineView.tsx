@@ -11,6 +11,7 @@ import type { GoodPlan } from "../plan/plan-session";
 import { usePlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
 import { Axis, Folds, TargetLines } from "./Axis";
+import { drawingOf } from "@/core/item/making/drawing/draw";
 import { BLOCK_STYLES, LaneRow, Swatch } from "./LaneRow";
 import { WaysOut } from "../plan/WaysOut";
 import { timeScale } from "./scale";
@@ -62,6 +63,8 @@ export function TimelineView() {
     );
   }
   const chosen = selected && good.plan.tasks[selected] ? selected : undefined;
+  const made = chosen && good.request.items.find(({ id }) => id === good.plan.tasks[chosen].item);
+  const formed = made ? drawingOf(made) : undefined;
   return (
     <Box
       sx={{
@@ -138,6 +141,7 @@ export function TimelineView() {
           plan={good.plan}
           task={chosen}
           toneIndex={order}
+          formed={formed}
           onClose={() => setSelected(undefined)}
           onSelect={setSelected}
         />

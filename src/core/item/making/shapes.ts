@@ -362,6 +362,12 @@ export const SHAPES: readonly Shape[] = [
 
 export const shapeOf = (id: string): Shape | undefined => SHAPES.find((shape) => shape.id === id);
 
+/** "; easier: half-moon, crimped", or nothing where there is no easier one. */
+export function easierText({ easier }: Shape): string {
+  const other = easier === undefined ? undefined : shapeOf(easier);
+  return other ? `; easier: ${other.name}` : "";
+}
+
 /** How it grows over heat and the gap that it wants, by carrier; mm. */
 export function spaceOf(shape: Shape, family: FamilyId, on: "tray" | "steam" | "fry" | "pan"): { growth: number; gapMm: number } {
   const isYeast = ["EY", "LY", "SY", "PY"].includes(family);
