@@ -129,6 +129,18 @@ export const ItemSchema = withInformative(
         filling: z.string().max(40),
         /** Where cooks differ: the option of each school that this cook follows, by their ids. */
         choices: z.record(id, id).optional(),
+        /** How many carriers and chambers take by the cook's word, where it is not as the piece's measures have it. */
+        ownCapacity: z
+          .object({
+            perTray: few.optional(),
+            perBoard: few.optional(),
+            perSteamerTier: few.optional(),
+            perSteamerLoad: few.optional(),
+            perFryerLoad: few.optional(),
+            perPanLoad: few.optional(),
+            perFreezerTray: few.optional(),
+          })
+          .optional(),
         /** What has no step as it is made now: the wash of what is fried. It is not in it, and comes back with its step. */
         finish: z.array(FinishSchema).max(50).optional(),
       })

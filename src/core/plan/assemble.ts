@@ -6,6 +6,7 @@ import type { Solution } from "../schedule/solution";
 import { besideItem } from "./expand/beside-tasks";
 import type { Expansion } from "./expand/expand";
 import type { Quantities } from "./quantities";
+import { isUnread } from "./expand/steps-here";
 import { loadsIn, lotsIn, oilNotes, servesIn } from "./read";
 import type { PlanRequest } from "./request";
 import type { Note, Plan, Reason } from "./schema";
@@ -53,7 +54,7 @@ export function assemble(
     steps: expansion.steps.all,
     tasks: Object.fromEntries(expansion.info),
     serves: servesIn(expansion, q.demands, solution),
-    notes: [...dietNotes(request, q), ...oilNotes(expansion, solution)],
+    notes: [...dietNotes(request, q), ...oilNotes(expansion, solution), ...readingNotes(request, q)],
     refusal,
   };
 }
@@ -84,6 +85,12 @@ function dayOf(request: PlanRequest, { days, beside }: Quantities): Plan["day"] 
     ...(shelf && { fridgePlaces: shelf.count * shelf.fitsTraysEach }),
     ...(sizes.length > 0 && { sizes: Object.fromEntries(sizes) }),
   };
+}
+
+/** A note where cores are to be measured and nothing is there to measure them with. */
+function readingNotes({ kitchen }: PlanRequest, { demands }: Quantities): Note[] {
+  const about = demands.filter(({ steps }) => steps.some((step) => isUnread(step, kitchen))).map(({ item }) => item.id);
+  return about.length > 0 ? [{ level: "caution", code: "no-reading", about: [...new Set(about)] }] : [];
 }
 
 /** A note for each wave in which some guests have nothing to eat. */

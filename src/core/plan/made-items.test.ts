@@ -8,6 +8,7 @@ import { shapesFor } from "../item/making/propose";
 import { schoolOffers } from "../item/making/school-offers";
 import { RecipeInputSchema } from "../item/making/recipe-input";
 import { makePlan } from "./pipeline";
+import { noteText } from "./reason-text";
 
 const made = (recipe: object): Made => {
   const answer = makeItem(RecipeInputSchema.parse(recipe), { taken: [] });
@@ -120,4 +121,26 @@ describe("whichever way a cook does it", () => {
     expect(brokenRules(request, plan)).toEqual([]);
   });
   test("there are enough of them", () => expect(cases.length).toBeGreaterThan(40));
+});
+
+test("without a thermometer it is said that what is to be measured needs longer, at the plan and at the step; with one it is not", () => {
+  const answer = made({ ...PLAIN, fillings: ["300 g minced pork", "100 g onion"], method: ["Bake 20 min at 190 C."] });
+  const request = requestFor(answer, 12);
+  const planIn = (kitchen: typeof request.kitchen) => {
+    const plan = makePlan({ ...request, kitchen }, { now: () => 0 });
+    expect(brokenRules({ ...request, kitchen }, plan)).toEqual([]);
+    return {
+      notes: plan.notes.map((note) => noteText(plan, note)),
+      heat: Object.values(plan.steps).find(({ id }) => id === "heat")!,
+    };
+  };
+  const probed = planIn(request.kitchen);
+  expect(probed.notes).toEqual([]);
+  expect(probed.heat.caution).not.toMatch(/thermometer/);
+  const { probe: _probe, ...equipment } = request.kitchen.equipment;
+  const blind = planIn({ ...request.kitchen, equipment });
+  expect(blind.notes).toEqual([
+    expect.stringMatching(/^Any way: .* weaker evidence than a reading; raw poultry is better cooked/),
+  ]);
+  expect(blind.heat.caution).toMatch(/^No thermometer here: 4 min more than planned/);
 });

@@ -1,3 +1,4 @@
+import { listed } from "../shared/words";
 import type { Obstacle } from "../batching/obstacle";
 import { addDays, format, parseISO } from "date-fns";
 import { clockText, lengthText, MINUTES_A_DAY, wallMinute } from "../shared/clock";
@@ -95,6 +96,10 @@ export function noteText(plan: Pick<Plan, "day">, note: Note): string {
     case "oil-not-vegan": {
       const [item, cause] = note.about.map((id) => itemNameIn(plan, id));
       return `${item} are fried in oil that ${cause} were in before: they are then not vegan. Fry them first, or change the oil.`;
+    }
+    case "no-reading": {
+      const items = listed(note.about.map((id) => itemNameIn(plan, id)));
+      return `${items}: the core is to be measured, and this kitchen has no thermometer. Heat them a fifth longer than planned: weaker evidence than a reading; raw poultry is better cooked before it is wrapped. Local rules come first.`;
     }
   }
 }

@@ -87,6 +87,8 @@ const NoteSchema = z.discriminatedUnion("code", [
   }),
   /** A vegan item fried after one that is not, without a change of oil. `about`: the item, the one before it. */
   z.object({ level: z.literal("caution"), code: z.literal("oil-not-vegan"), about: z.array(z.string()) }),
+  /** Items whose core is to be measured, in a kitchen without a thermometer. */
+  z.object({ level: z.literal("caution"), code: z.literal("no-reading"), about: z.array(z.string()) }),
 ]);
 
 /** A wave, or a deadline of the freezer. */

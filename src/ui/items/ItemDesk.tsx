@@ -9,6 +9,7 @@ import { useCallback, useMemo, useState } from "react";
 import { componentsAt, deskTotals, withComponents, type Place } from "@/core/item/desk";
 import { isProvisional } from "@/core/item/gaps";
 import { asMade, remake, type Making, type StepEdit } from "@/core/item/making/remake";
+import { settled } from "@/core/item/making/settle";
 import { fromLines, measuredIn, readLines } from "@/core/item/recipe";
 import { itemIssues } from "@/core/item/check";
 import { ItemSchema, type Choices, type Item } from "@/core/item/schema";
@@ -41,7 +42,7 @@ import { claimsLine } from "@/core/item/claims-text";
 import { FormulaTable } from "./FormulaTable";
 import { HowItIsMade } from "./HowItIsMade";
 import { PasteLines } from "./PasteLines";
-import { PieceDrawing } from "./PieceDrawing";
+import { PieceCard } from "./PieceCard";
 import { ShapeCard } from "./ShapeCard";
 import { StepsCard } from "./StepsCard";
 import { SumsCard } from "./SumsCard";
@@ -71,7 +72,7 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
   const router = useRouter();
   const form = useDocument<Item>({ key: `item-${stored.document.id}`, kind: "item", initial: stored, isRight, save });
   const { draft: item, conflict, change: edit } = form;
-  const change = useCallback((next: Item) => edit(() => next), [edit]);
+  const change = useCallback((next: Item) => edit((before) => settled(before, next)), [edit]);
   const [refused, setRefused] = useState<{ key: string; text: string } | undefined>(undefined);
   const [choices, setChoices] = useState<Choices>({});
   const [away, setAway] = useState(storedAway);
@@ -232,29 +233,23 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
             <ShapeCard item={item} />
             <SumsCard item={item} onChange={change} />
           </Box>
-          <Box sx={{ display: "grid", gap: 2.5, position: { lg: "sticky" }, top: 12 }}>
+          <Box
+            sx={{
+              display: "grid",
+              gap: 2.5,
+              // Beside what is typed, and longer than the window: it has its own way down.
+              position: { lg: "sticky" },
+              top: 12,
+              maxHeight: { lg: "calc(100vh - 24px)" },
+              overflowY: { lg: "auto" },
+            }}
+          >
             <GapsCard item={item} onChange={change} />
             <ClaimsCard item={item} choices={choices} onChange={change} />
             <BalanceCard item={item} totals={totals} onChange={change} />
             <ChecksCard item={item} onChange={change} />
             <AsWritten item={item} />
-            <Paper component="section" aria-label="The piece" sx={{ p: 2 }}>
-              <Typography variant="h2">The piece</Typography>
-              <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-                {item.piece.shape}
-              </Typography>
-              <PieceDrawing item={item} />
-              <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-                {[
-                  `${item.capacity.perTray} on a tray`,
-                  item.capacity.perSteamerTier && `${item.capacity.perSteamerTier} on a tier`,
-                  item.capacity.perFryerLoad && `${item.capacity.perFryerLoad} in the oil`,
-                  item.capacity.perPanLoad && `${item.capacity.perPanLoad} in the pan`,
-                ]
-                  .filter(Boolean)
-                  .join(" · ")}
-              </Typography>
-            </Paper>
+            <PieceCard item={item} onChange={change} />
           </Box>
         </Box>
       </Main>

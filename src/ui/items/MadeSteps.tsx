@@ -3,11 +3,12 @@ import Box from "@mui/material/Box";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import type { Made } from "@/core/item/making/make-item";
-import type { FigureSource, Step } from "@/core/item/step";
+import type { FigureSource } from "@/core/item/step";
 import { VERB } from "@/core/plan/task-text";
 import { lengthText } from "@/core/shared/clock";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
+import { StepBar, stepMinutes } from "./StepBar";
 
 const FROM: Readonly<Record<FigureSource, string>> = {
   recipe: "the recipe says so",
@@ -18,13 +19,6 @@ const FROM: Readonly<Record<FigureSource, string>> = {
   table: "usual",
   cook: "yours",
 };
-/** Longer waits are drawn no longer, min. */
-const LONGEST_DRAWN = 120;
-
-/** Minutes of a step for the recipe's own batch. */
-const minutesOf = (step: Step, pieces: number): number =>
-  step.rest ? step.rest.target : Math.round(step.time.fixedMin + (step.time.secPerPiece * pieces) / 60);
-
 /** The steps as they follow from what it is, each as long as it takes: hands dark, heat red, waiting light. */
 export function MadeSteps({ made: { item } }: { made: Made }) {
   const { heat, degrees } = useDisplay();
@@ -36,8 +30,7 @@ export function MadeSteps({ made: { item } }: { made: Made }) {
       </Typography>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: "none", fontSize: "0.85rem" }}>
         {fresh.map((step) => {
-          const minutes = minutesOf(step, item.base.pieces);
-          const isHeat = step.equipment.some(({ settingC }) => settingC !== undefined);
+          const minutes = stepMinutes(step, item.base.pieces);
           const from = step.sources?.minutes ?? step.sources?.hands;
           return (
             <Box component="li" key={step.id} sx={{ borderTop: `1px solid ${COLOUR.line}`, py: 0.75 }}>
@@ -50,15 +43,7 @@ export function MadeSteps({ made: { item } }: { made: Made }) {
                 {step.coreC !== undefined && <span>core {degrees(step.coreC)}</span>}
                 {from && <Box sx={{ ml: "auto", color: COLOUR.soft, whiteSpace: "nowrap" }}>{FROM[from]}</Box>}
               </Box>
-              <Box
-                aria-hidden
-                sx={{
-                  height: 5,
-                  my: 0.4,
-                  width: `${Math.max(2, (100 * Math.min(minutes, LONGEST_DRAWN)) / LONGEST_DRAWN)}%`,
-                  background: isHeat ? COLOUR.ember : step.attention === "hands-on" ? COLOUR.tideDeep : "#b9d6d2",
-                }}
-              />
+              <StepBar step={step} pieces={item.base.pieces} />
               <Box sx={{ color: COLOUR.soft }}>{heat(step.do)}</Box>
               {step.caution && <Box sx={{ color: COLOUR.caution }}>{heat(step.caution)}</Box>}
             </Box>

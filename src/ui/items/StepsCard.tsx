@@ -11,6 +11,7 @@ import type { Choices, Item } from "@/core/item/schema";
 import { lengthText } from "@/core/shared/clock";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
+import { StepBar } from "./StepBar";
 import { StepForm } from "./StepForm";
 import { handsOnMinutes, stepRows } from "./items.view-model";
 
@@ -89,6 +90,7 @@ export function StepsCard({ item, choices, chosen, onChoose, onChange }: Props) 
             </Box>
             <Box sx={{ gridColumn: { xs: "2", sm: "auto" } }}>
               <div>{heat(row.time)}</div>
+              <StepBar step={row.step} pieces={item.base.pieces} />
               <Typography variant="caption">{heat(row.where)}</Typography>
             </Box>
             <Box sx={{ gridColumn: { xs: "2", sm: "auto" } }}>

@@ -71,6 +71,7 @@ const minutesOf = (step: Step, pieces: number): number => step.time.fixedMin + (
 
 export interface StepRow {
   readonly id: string;
+  readonly step: Step;
   readonly verb: string;
   readonly what: string;
   readonly does: string;
@@ -92,6 +93,7 @@ export function stepRows(item: Item, choices: Choices, path: Path = "fresh"): St
     .steps.filter((step) => step.path.includes(path))
     .map((step) => ({
       id: step.id,
+      step,
       verb: VERB[step.kind],
       what: PART[step.part],
       does: step.do,

@@ -10,6 +10,7 @@ import { METHOD_IDS } from "./doughs";
 import { FILLING_IDS } from "./fillings";
 import { makeItem, type Made } from "./make-item";
 import { RecipeInputSchema, type RecipeInput } from "./recipe-input";
+import { withOwnCapacity } from "./settle";
 import { shapeOf } from "./shapes";
 import { SECOND_COAT } from "./steps/piece-steps";
 
@@ -197,10 +198,14 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
   const kept = all.filter((entry) => !has(entry));
   const made: Item = {
     ...item,
-    making: { ...after.item.making!, ...(kept.length > 0 && { finish: kept }) },
+    making: {
+      ...after.item.making!,
+      ...(making.ownCapacity && { ownCapacity: making.ownCapacity }),
+      ...(kept.length > 0 && { finish: kept }),
+    },
     family: after.item.family,
     steps,
-    capacity,
+    capacity: withOwnCapacity(capacity, making.ownCapacity),
     storage,
     fryOil,
     piece: { ...item.piece, shape: piece.shape, thicknessMm: piece.thicknessMm, footprintMm: piece.footprintMm },
