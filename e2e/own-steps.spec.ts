@@ -64,3 +64,25 @@ test("a bake in two, a step moved, and both taken back", async ({ page }) => {
   await page.getByRole("button", { name: "Undo" }).click();
   await expect.poll(order).toEqual(before);
 });
+
+test("an item with steps of its own is made by rule, then fried instead of baked: what it is made of stays, and Undo brings all back", async ({
+  page,
+}) => {
+  await page.goto(`${own.url}/items/hawser-coil`);
+  const steps = page.getByRole("region", { name: "Steps", exact: true });
+  const before = await steps.locator("[data-step]").count();
+  const rule = page.getByRole("region", { name: "Made by rule" });
+  await expect(rule).toContainText("By rule it would be: stretched sheet, baked on a tray, coil");
+  await rule.getByRole("button", { name: "Make its steps by rule" }).click();
+  const how = page.getByRole("region", { name: "How it is made" });
+  await expect(how.getByRole("combobox", { name: "Finished" })).toHaveText("baked on a tray");
+  await expect(page.getByRole("region", { name: "How it is formed" }).getByRole("img").first()).toBeVisible();
+  await how.getByRole("combobox", { name: "Finished" }).click();
+  await page.getByRole("option", { name: "deep-fried" }).click();
+  await expect(steps).toContainText("Fry at 177 °C, turning once");
+  await expect(steps).not.toContainText("Bake at");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(rule).toBeVisible();
+  await expect(steps.locator("[data-step]")).toHaveCount(before);
+});

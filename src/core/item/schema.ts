@@ -129,6 +129,8 @@ export const ItemSchema = withInformative(
         filling: z.string().max(40),
         /** Where cooks differ: the option of each school that this cook follows, by their ids. */
         choices: z.record(id, id).optional(),
+        /** What its own steps said before they were made by rule: their times and heat stand for a recipe's. */
+        says: z.string().max(20000).optional(),
         /** How many carriers and chambers take by the cook's word, where it is not as the piece's measures have it. */
         ownCapacity: z
           .object({

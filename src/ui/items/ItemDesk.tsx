@@ -33,6 +33,7 @@ import { COLOUR, toneOf } from "../theme/tokens";
 import { AsWritten } from "./AsWritten";
 import { BalanceCard } from "./BalanceCard";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
+import { ByRuleCard } from "./ByRuleCard";
 import { ChecksCard } from "./ChecksCard";
 import { ClaimsCard } from "./ClaimsCard";
 import { FinishCard } from "./FinishCard";
@@ -223,6 +224,7 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
                 }
               />
             )}
+            <ByRuleCard item={item} onChange={change} />
             {unused.length > 0 && (
               <Banner kind="caution" title="What you changed about steps that are not there any more">
                 {unused.join("; ")}. Undo brings it back.

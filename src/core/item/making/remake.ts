@@ -47,7 +47,7 @@ function recipeOf(item: Item, making: Making, catalogue: Catalogue): Result<Reci
     finish: write(
       [...item.finish, ...(making.finish ?? [])].filter(({ step }) => step !== SECOND_COAT).flatMap((entry) => entry.components),
     ),
-    method: item.written?.method ?? "",
+    method: making.says ?? item.written?.method ?? "",
     family: making.family,
     ...(shapeOf(making.shape) && { shape: making.shape }),
     measures: item.measures,
@@ -200,6 +200,7 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
     ...item,
     making: {
       ...after.item.making!,
+      ...(making.says !== undefined && { says: making.says }),
       ...(making.ownCapacity && { ownCapacity: making.ownCapacity }),
       ...(kept.length > 0 && { finish: kept }),
     },

@@ -1,0 +1,124 @@
+import { OURS, type Catalogue } from "../../ingredients/own";
+import type { Component, Item } from "../schema";
+import { doughComponents } from "../desk";
+import { resolveItem } from "../resolve";
+import { isHeat, type Step } from "../step";
+import { makeItem, type Made } from "./make-item";
+import { RecipeInputSchema } from "./recipe-input";
+import { setCapacity, CARRIERS } from "./settle";
+
+/** A rest so long is a night, min. */
+const NIGHT_MIN = 360;
+
+const lineOf = ({ name, grams }: Component): string => `${grams} g ${name}`;
+const minutesOf = (step: Step, pieces: number): number =>
+  Math.max(1, Math.round(step.rest?.target ?? step.time.fixedMin + (step.time.secPerPiece * pieces) / 60));
+const lengthOf = (minutes: number): string => (minutes >= NIGHT_MIN ? "overnight" : `${minutes} min`);
+
+/** What a step says in a sentence that can be read again: what is done, how long, how hot. Undefined where that says nothing of the kind of thing. */
+function sentenceOf(step: Step, pieces: number): string | undefined {
+  const minutes = minutesOf(step, pieces);
+  const hot = step.equipment.find(({ settingC }) => settingC !== undefined);
+  const at = hot && hot.id !== "steamer" ? ` at ${hot.settingC} °C${hot.id === "oven" ? " fan" : ""}` : "";
+  const cold = step.rest?.where === "fridge" ? " in the fridge" : "";
+  switch (step.kind) {
+    case "knead":
+      return `Knead the dough ${minutes} min.`;
+    case "bulk-rest":
+      return `Let the dough rise ${lengthOf(minutes)}${cold}.`;
+    case "bench-rest":
+    case "chill":
+      if (step.part === "dough") return `${cold ? "Chill" : "Rest"} the dough ${lengthOf(minutes)}${cold}.`;
+      return step.part === "filling" && cold ? `Chill the filling ${lengthOf(minutes)}${cold}.` : undefined;
+    case "final-proof":
+      return `Let the shaped pieces rise ${minutes} min.`;
+    case "blind-bake":
+      return `Bake blind${at} for ${minutes} min.`;
+    case "bake":
+      return `Bake${at} for ${minutes} min.`;
+    case "steam":
+      return `Steam for ${minutes} min.`;
+    case "fry":
+      return `Deep-fry in oil${at} for ${minutes} min.`;
+    case "pan-fry":
+      return step.equipment.some(({ id }) => id === "lidded-pan")
+        ? `Fry in a pan, add water, cover with a lid and steam ${minutes} min.`
+        : `Cook in a dry pan, ${minutes} min.`;
+    default:
+      return undefined;
+  }
+}
+
+/** The steps of an item as it is made where nothing is chosen, for the table. */
+const freshSteps = (item: Item): readonly Step[] =>
+  resolveItem(item, {}, "base").steps.filter(({ path }) => path.includes("fresh"));
+
+/** What the recipe of an item with steps of its own would read like. */
+function textOf(item: Item): string[] {
+  const fresh = freshSteps(item);
+  const cooking = fresh.filter(({ kind }) => kind === "cook-filling");
+  const minutes = cooking.reduce((sum, step) => sum + minutesOf(step, item.base.pieces), 0);
+  return [
+    ...fresh.flatMap((step) => sentenceOf(step, item.base.pieces) ?? []),
+    ...(cooking.length > 0 ? [`Cook the filling ${minutes} min.`] : []),
+    ...(item.piece.shape ? [`Shape: ${item.piece.shape}.`] : []),
+  ];
+}
+
+/**
+ * What an item that has steps of its own would be by rule, from its lines and from what its steps say; undefined for one that is
+ * made by rule already, whose filling has variants with changes of their own, or of which nothing can be weighed.
+ */
+export function byRule(item: Item, catalogue: Catalogue = OURS): Made | undefined {
+  if (item.making || (item.filling.variants ?? []).length > 0) return undefined;
+  const recipe = RecipeInputSchema.safeParse({
+    name: item.name,
+    makes: Math.min(2000, item.base.pieces),
+    dough: doughComponents(item).map(lineOf),
+    fillings: item.filling.components.length > 0 ? [{ lines: item.filling.components.map(lineOf) }] : [],
+    finish: item.finish.flatMap(({ components }) => components.map(lineOf)),
+    method: textOf(item),
+    measures: item.measures,
+  });
+  if (!recipe.success) return undefined;
+  const isBlind = freshSteps(item).some(({ kind }) => kind === "blind-bake");
+  const made = makeItem(recipe.data, { taken: [], catalogue, ...(isBlind && { method: "blind" as const }) });
+  return made.ok ? made.value : undefined;
+}
+
+/** Where what was put on the pieces goes: to the step of the same kind, else to the heat's, else to the table. */
+function placeOf(before: Step | undefined, steps: readonly Step[]): string {
+  const alike = steps.find(({ kind, path }) => kind === before?.kind && path.includes("fresh"));
+  const heat = before && isHeat(before) ? steps.find((step) => isHeat(step) && step.path.includes("fresh")) : undefined;
+  return (alike ?? heat ?? steps.find(({ kind }) => kind === "serve") ?? steps[steps.length - 1]).id;
+}
+
+/**
+ * An item whose steps are made by rule from now on. Its formula, its piece, what a carrier takes, how it keeps and how many are
+ * eaten stay as the cook has them; its own steps, with the choices and hints that hang on them, fall away.
+ */
+export function adopted(item: Item, made: Made): Item {
+  const { steps, making, family, capacity, fryOil } = made.item;
+  const next: Item = {
+    ...item,
+    making: making && { ...making, says: textOf(item).join("\n") },
+    family,
+    steps,
+    capacity,
+    ...(fryOil && { fryOil: item.fryOil ?? fryOil }),
+    guessed: made.item.guessed,
+    finish: item.finish.map((entry) => ({
+      ...entry,
+      step: placeOf(
+        item.steps.find(({ id }) => id === entry.step),
+        steps,
+      ),
+    })),
+    schools: [],
+    faults: [],
+  };
+  return CARRIERS.reduce((one, carrier) => {
+    const own = item.capacity[carrier];
+    return own === undefined ? one : setCapacity(one, carrier, own);
+  }, next);
+}
