@@ -91,6 +91,8 @@ test("a recipe pasted whole becomes dumplings with their own steps, and a timeta
   const step = page.getByRole("complementary", { name: "Step" });
   await expect(step).toContainText("Water on hot fat spits");
   await expect(step).toContainText("71 °C in the thickest piece");
+  await step.getByText("If it goes wrong:").click();
+  await expect(step).toContainText("Pieces stick to the pan: a cool pan, little oil, moved too early. Now: let them crisp");
   await page
     .getByRole("button", { name: /Quay dumplings: Seal/ })
     .first()

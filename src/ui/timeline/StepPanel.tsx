@@ -7,13 +7,15 @@ import Close from "@mui/icons-material/CloseOutlined";
 import type { ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/batching/batches";
-import type { Drawing } from "@/core/item/making/drawing/draw";
+import { drawingOf } from "@/core/item/making/drawing/draw";
 import type { Stage } from "@/core/item/making/drawing/stage";
+import type { Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
 import { resourceText } from "@/core/plan/reason-text";
 import { taskShares, type DurationSource, type Plan, type TaskInfo } from "@/core/plan/schema";
 import { handsIn } from "@/core/plan/takes";
 import { piecesText } from "@/core/plan/task-text";
+import { uncapitalised } from "@/core/shared/words";
 import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
 import { ShapeStages } from "../kit/ShapeStages";
@@ -28,8 +30,8 @@ interface Props {
   readonly plan: Plan;
   readonly task: string;
   readonly toneIndex: ReadonlyMap<string, number>;
-  /** How its item's pieces are formed, where that is known. */
-  readonly formed: Drawing | undefined;
+  /** Its item as the plan was made with it; undefined for what is none. */
+  readonly made: Item | undefined;
   readonly onClose: () => void;
   readonly onSelect: (task: string) => void;
 }
@@ -56,7 +58,7 @@ const PICTURES: Partial<Readonly<Record<Step["kind"], readonly Stage["id"][]>>> 
 };
 
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
-export function StepPanel({ plan, task, toneIndex, formed, onClose, onSelect }: Props) {
+export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Props) {
   const shown = usePlanDisplay(plan);
   const { clock, weight, heat, degrees, dial } = shown;
   const { targets, cooks, rules, gathering } = plan.day;
@@ -85,6 +87,8 @@ export function StepPanel({ plan, task, toneIndex, formed, onClose, onSelect }: 
             return `${cooks.find(({ id }) => id === cook)?.name ?? cook} ${left > 0 ? `${lengthText(left)} spare` : "busy throughout"}`;
           })
       : [];
+  const formed = made && drawingOf(made);
+  const faults = made?.faults.filter(({ steps }) => info.step !== null && steps.includes(info.step)) ?? [];
   const why = whyHere(plan, holds, task, shown);
   // Trays that wait are told by what they wait from; a step is known by when it ended.
   const ends = new Map(plan.solution.tasks.map((t) => [t.id, t.end]));
@@ -143,6 +147,18 @@ export function StepPanel({ plan, task, toneIndex, formed, onClose, onSelect }: 
         </Box>
       )}
       {step && <Cues step={step} />}
+      {faults.length > 0 && (
+        <Box component="details" sx={{ mt: 1.25, fontSize: "0.85rem" }}>
+          <Box component="summary" sx={{ cursor: "pointer", fontWeight: 600, minHeight: 28 }}>
+            If it goes wrong: {faults.map(({ sign }) => uncapitalised(sign)).join("; ")}
+          </Box>
+          {faults.map(({ id, sign, cause, remedy }) => (
+            <Box key={id} sx={{ mt: 0.75 }}>
+              <strong>{sign}</strong>: {cause}. {remedy}
+            </Box>
+          ))}
+        </Box>
+      )}
       {step && step.part !== "piece" && (
         <Weights
           gathering={gathering.id}

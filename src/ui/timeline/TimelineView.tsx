@@ -11,7 +11,6 @@ import type { GoodPlan } from "../plan/plan-session";
 import { usePlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
 import { Axis, Folds, TargetLines } from "./Axis";
-import { drawingOf } from "@/core/item/making/drawing/draw";
 import { BLOCK_STYLES, LaneRow, Swatch } from "./LaneRow";
 import { WaysOut } from "../plan/WaysOut";
 import { timeScale } from "./scale";
@@ -63,8 +62,7 @@ export function TimelineView() {
     );
   }
   const chosen = selected && good.plan.tasks[selected] ? selected : undefined;
-  const made = chosen && good.request.items.find(({ id }) => id === good.plan.tasks[chosen].item);
-  const formed = made ? drawingOf(made) : undefined;
+  const made = chosen ? good.request.items.find(({ id }) => id === good.plan.tasks[chosen].item) : undefined;
   return (
     <Box
       sx={{
@@ -141,7 +139,7 @@ export function TimelineView() {
           plan={good.plan}
           task={chosen}
           toneIndex={order}
-          formed={formed}
+          made={made}
           onClose={() => setSelected(undefined)}
           onSelect={setSelected}
         />

@@ -98,7 +98,7 @@ function placeOf(before: Step | undefined, steps: readonly Step[]): string {
  * eaten stay as the cook has them; its own steps, with the choices and hints that hang on them, fall away.
  */
 export function adopted(item: Item, made: Made): Item {
-  const { steps, making, family, capacity, fryOil } = made.item;
+  const { steps, making, family, capacity, fryOil, faults } = made.item;
   const next: Item = {
     ...item,
     making: making && { ...making, says: textOf(item).join("\n") },
@@ -115,7 +115,7 @@ export function adopted(item: Item, made: Made): Item {
       ),
     })),
     schools: [],
-    faults: [],
+    faults,
   };
   return CARRIERS.reduce((one, carrier) => {
     const own = item.capacity[carrier];

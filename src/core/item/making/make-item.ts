@@ -5,6 +5,7 @@ import { FREEZE_MONTHS, FRIDGE_HOURS } from "../../tables/keeping";
 import { itemIssues } from "../check";
 import type { z } from "zod";
 import { ItemSchema, type Item } from "../schema";
+import { faultsOf } from "./faults";
 import { HANDLING_PCT } from "./filling-lines";
 import { generateSteps } from "./generate";
 import { fillAtMostC, isBaked } from "./making";
@@ -127,6 +128,7 @@ function itemOf(name: string, understood: Understood, { taken, choices = {} }: M
         cookedMonths: FREEZE_MONTHS[method.value === "steam" ? "steamed" : method.value === "fry" ? "fried" : "baked"],
       },
     },
+    faults: faultsOf(making, steps),
     steps,
   };
   const parsed = ItemSchema.safeParse(input);

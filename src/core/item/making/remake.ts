@@ -189,7 +189,7 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
   if (!making || !before) return undefined;
   const after = asMade(item, { ...making, ...otherwise }, catalogue);
   if (!after) return undefined;
-  const { steps, capacity, piece, storage, fryOil, filling } = after.item;
+  const { steps, capacity, piece, storage, fryOil, filling, faults } = after.item;
   const own = [...item.finish, ...(making.finish ?? [])];
   // A coat that was not there before takes what the first takes.
   const coat = after.item.finish.filter(({ step }) => step === SECOND_COAT && !own.some((entry) => entry.step === step));
@@ -206,6 +206,7 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
     },
     family: after.item.family,
     steps,
+    faults,
     capacity: withOwnCapacity(capacity, making.ownCapacity),
     storage,
     fryOil,
