@@ -47,6 +47,14 @@ const DISH_WORDS = [
   "gratin dish",
   "auflaufform",
   "plat à four",
+  "foncer le moule",
+  "fonce le moule",
+  "tourtière",
+  "springform",
+  "springform tin",
+  "molde",
+  "teglia",
+  "tortiera",
 ];
 
 /** How pieces are finished, by what the recipe says is done last, else as is usual for the dough. */
@@ -62,7 +70,7 @@ export function proposeMethod(read: MethodRead, text: string, family: FamilyId |
     return proposed("pan", "a pan, water and a lid");
   if (verbs.has("steam")) return proposed("steam", "it is steamed");
   if (verbs.has("dryPan")) return proposed("dry", "a griddle or a dry pan");
-  const bakes = verbs.has("bake") || heat?.celsius !== undefined;
+  const bakes = verbs.has("bake") || (heat?.celsius ?? 0) >= 120 || heat?.celsius !== undefined;
   if (bakes && tin) return proposed(verbs.has("blind") ? "blind" : "tin", verbs.has("blind") ? "the case is baked blind" : tin);
   if (bakes && dish) return proposed("dish", dish);
   if (bakes && verbs.has("blind")) return proposed("blind", "the case is baked blind");
@@ -82,7 +90,12 @@ export function proposeFamily(
 ): Proposed<FamilyId> {
   if (bought) return proposed(bought, "the dough is bought ready");
   const { verbs } = read;
-  const hot = says(text, [
+  // Water that steams or boils pieces is none that wets a dough.
+  const dry = text.replace(
+    /\b(?:over|above|in|into)\s+(?:a (?:pan|pot) of )?(?:gently |rapidly |the )?(?:simmering|boiling|hot) water/giu,
+    "",
+  );
+  const hot = says(dry, [
     "boiling water",
     "just-boiled",
     "just boiled",
@@ -225,7 +238,17 @@ export function proposeFilling(
     grams((line) => line.found?.main.kinds.some((kind) => kinds.includes(kind)) === true) / total;
   const hazards = lines.map(hazardOf);
   const isCooked =
-    (read.cooksFilling && !says(text, ["raw meat", "raw mince", "uncooked filling", "raw filling"])) ||
+    (read.cooksFilling &&
+      !says(text, [
+        "raw meat",
+        "raw mince",
+        "uncooked filling",
+        "raw filling",
+        "rohe füllung",
+        "farce crue",
+        "relleno crudo",
+        "ripieno crudo",
+      ])) ||
     says(text, ["cooked filling", "cool the filling", "cooled filling", "roast the filling"]) !== undefined;
   const meat = hazards.some((hazard) => hazard === "poultry" || hazard === "mincedMeat" || hazard === "meat");
   const fish = hazards.includes("fish");

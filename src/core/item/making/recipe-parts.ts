@@ -2,13 +2,19 @@ import type { Catalogue } from "../../ingredients/own";
 import { readLine, type Reading } from "../../ingredients/read-line";
 import type { System } from "../../quantities/unit-table";
 import { says } from "../paper/says";
+import { expandLine } from "../paper/inline";
 import { readPaper, sentencesOf, type Paper } from "../paper/sections";
 import { fillingsOf, linesOf, methodId, type RecipeInput } from "./recipe-input";
 
 /** A recipe by its parts, as it stands in the document or is read from its text. */
 export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogue): Paper {
   const read = recipe.text === undefined ? undefined : readPaper(recipe.text, system, catalogue);
-  const readAll = (lines: readonly string[]) => lines.map((line) => readLine(line, system, catalogue.index));
+  const isKnown = (words: string) => {
+    const { found } = readLine(words, system, catalogue.index);
+    return found !== undefined && found.strange.length === 0;
+  };
+  const readAll = (lines: readonly string[]) =>
+    lines.flatMap((line) => expandLine(line, () => false, isKnown)).map((line) => readLine(line, system, catalogue.index));
   const own = fillingsOf(recipe.fillings).map(({ name, lines }) => ({
     name,
     lines: readAll(lines).filter(({ heading }) => !heading),

@@ -1,10 +1,11 @@
-import type { Hazard } from "../../ingredients/kinds";
+import { worstHazard, type Hazard } from "../../ingredients/kinds";
 import { ingredientOf } from "../../ingredients/lookup";
 import { OURS, type Catalogue } from "../../ingredients/own";
 import type { Reading } from "../../ingredients/read-line";
 import type { System } from "../../quantities/unit-table";
 import { freshId } from "../../shared/fresh-id";
 import { failWith, ok, type Result } from "../../shared/issue";
+import { listed } from "../../shared/words";
 import { componentClaims } from "../claims";
 import { doughShares, FAMILIES } from "../families";
 import { boughtFamily } from "../paper/bought";
@@ -75,6 +76,15 @@ export interface MakeOptions {
 
 /** Words by which a line is called in a sentence. */
 const wordsIn = ({ name }: Reading): string[] => name.split(/[^\p{L}]+/u).filter((word) => word.length > 3);
+
+/** A part of a filling that nobody knows, and that may be meat: a spice weighs less. */
+const UNKNOWN_SHARE = 0.15;
+
+/** Lines of a filling of which nothing is known, as far as they weigh something. */
+function unknownIn(lines: readonly Reading[]): readonly Reading[] {
+  const total = lines.reduce((sum, line) => sum + (line.grams ?? 0), 0);
+  return lines.filter((line) => line.found === undefined && (line.grams ?? 0) > UNKNOWN_SHARE * total);
+}
 
 /** A bought piece, g. */
 const BOUGHT_PIECE_G = 22;
@@ -150,7 +160,14 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
   const kind = FILLINGS[filling.value];
   const isRaw = kind.tasteNot === true;
   // Nobody knows what is in bought pieces: they are heated as what asks for the most.
-  const hazard = isBoughtWhole ? ("leftovers" as const) : hazardFor(first.lines, kind, hazardOf);
+  const unknown = unknownIn(first.lines);
+  const told = hazardFor(first.lines, kind, hazardOf);
+  const hazard = isBoughtWhole ? ("leftovers" as const) : unknown.length > 0 ? worstHazard([told, "leftovers"]) : told;
+  if (unknown.length > 0)
+    gaps.push({
+      about: "filling",
+      text: `what ${listed(unknown.map(({ name }) => name))} is: until it is said, the pieces are heated as what asks for the most`,
+    });
 
   if (!family.sure)
     gaps.push({ about: "family", text: "which kind of dough it is", taken: FAMILIES.find(({ id }) => id === dough.id)?.name });

@@ -150,7 +150,9 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     else if (is("cookFilling") && resting && lengths.length > 1 && (filling || !ofDough(text))) {
       addCook(read, say(lengths[0]));
       put("fillingSet", say(lengths.at(-1)));
-    } else if (is("cookFilling") && !isFormed && lengths.length > 0 && (filling || !ofDough(text)) && !is("steam"))
+    } else if (is("cookFilling") && !filling && celsius !== undefined && celsius >= OVEN_C && lengths.length > 0)
+      put("heat", say(longestOf(lengths), celsius), true);
+    else if (is("cookFilling") && !isFormed && lengths.length > 0 && (filling || !ofDough(text)) && !is("steam"))
       addCook(read, say(longestOf(lengths)));
     else if (is("steam") || (is("bake") && (celsius !== undefined || lengths.length > 0 || isFormed)))
       put("heat", say(longestOf(lengths), celsius ?? preheatC), lengths.length > 0 || read.heat === undefined);
@@ -161,7 +163,8 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     } else if (is("knead") && lengths.length > 0) put("knead", say(lengths[0]));
     else if (read.heat !== undefined && read.heat.length === undefined && isFormed && lengths.length > 0)
       put("heat", say(longestOf(lengths)));
-    if (is("cookFilling") && !isFormed && (filling || !ofDough(text)) && !is("pan", "steam")) cooksFilling = true;
+    const isOven = celsius !== undefined && celsius >= OVEN_C && !filling;
+    if (is("cookFilling") && !isFormed && !isOven && (filling || !ofDough(text)) && !is("pan", "steam")) cooksFilling = true;
     const isPot = /fill (?:a|the) (?:pan|pot|steamer|saucepan)/iu.test(text);
     if (!isPot && (is("fill") || (is("divide") && /shape|form|rolle? (?:each|into)/iu.test(text)))) isFormed = true;
     // One sentence may knead and let rise.
@@ -172,6 +175,9 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
   if (!read.heat && preheatC !== undefined) read.heat = { text: "", celsius: preheatC };
   return { ...read, verbs, cooksFilling: cooksFilling || read.fillingCook !== undefined, sentences, strange };
 }
+
+/** No pot is so hot: what is cooked at this, °C, is in the oven. */
+const OVEN_C = 120;
 
 const PREHEAT =
   /pre-?heat|vorheizen|préchauff|precalent|preriscald|önceden ısıt|ısıtın|rozgrza[ćj]|nagrza[ćj]|voorverwarm|panaskan oven/iu;

@@ -2,6 +2,7 @@ import { readLine, type Reading } from "../../ingredients/read-line";
 import { OURS, type Catalogue } from "../../ingredients/own";
 import type { System } from "../../quantities/unit-table";
 import { isBoughtDough } from "./bought";
+import { expandLine, finishLine } from "./inline";
 import { HEADINGS, VERBS, type Section } from "./words";
 
 /** A recipe in the cook's words, divided: lines that are weighed, by the part that they belong to, and what is done. */
@@ -76,7 +77,15 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
   const loose: Reading[][] = [[]];
   const method: string[] = [];
   let section: Section | "loose" = "loose";
-  const lines = text.split(/\r\n|\r|\n/).map((line) => line.trim());
+  const isPart = (line: string): boolean => {
+    const heading = headingOf(line);
+    return heading !== undefined && heading !== "method";
+  };
+  const isKnown = (words: string): boolean => {
+    const { found } = readLine(words, system, catalogue.index);
+    return found !== undefined && found.strange.length === 0;
+  };
+  const lines = text.split(/\r\n|\r|\n/).flatMap((line) => expandLine(line.trim(), isPart, isKnown));
   for (const [k, line] of lines.entries()) {
     if (line === "") {
       if (section === "loose" && loose.at(-1)!.length > 0) loose.push([]);
@@ -90,6 +99,11 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
     }
     if (section === "method") {
       method.push(...sentencesOf(line));
+      continue;
+    }
+    const onTop = finishLine(line);
+    if (onTop !== undefined) {
+      finish.push(readLine(onTop.replace(LEAD, ""), system, catalogue.index));
       continue;
     }
     const reading = readLine(line.replace(LEAD, ""), system, catalogue.index);

@@ -1,0 +1,63 @@
+/** Where an amount begins: figures, fractions, words for one. */
+const AMOUNT =
+  /^\s*(?:about |ca\.? |approx\.? |etwa |environ |unos? |circa )?(?:[\d¼½¾⅓⅔⅛]|(?:an?|one|two|three|half|ein(?:e|en)?|une?|una?|uno|pinch|prise|pincée|pizca|pizzico)\b)/iu;
+const FIGURE = /^\s*(?:about |ca\.? |approx\.? |etwa |environ |unos? |circa )?[\d¼½¾⅓⅔⅛]/iu;
+
+/** Parts of a list on one line: at commas and semicolons outside brackets and numbers, and at "and" before an amount. */
+function partsOf(text: string): string[] {
+  const parts: string[] = [""];
+  let depth = 0;
+  for (let k = 0; k < text.length; k++) {
+    const one = text[k];
+    if (one === "(") depth++;
+    if (one === ")") depth = Math.max(0, depth - 1);
+    // "1,5 kg": a comma between figures is none that divides.
+    const isDecimal = one === "," && /\d/.test(text[k - 1] ?? "") && /\d/.test(text[k + 1] ?? "");
+    if (depth === 0 && (one === "," || one === ";") && !isDecimal) parts.push("");
+    else parts[parts.length - 1] += one;
+  }
+  return parts.flatMap((part) => part.split(/\s+(?:and|und|et|y|e|en|plus|\+)\s+(?=[\d¼½¾⅓⅔⅛])/iu));
+}
+
+/**
+ * The ingredients of a list that stands on one line: "500 g flour, 300 ml water, a pinch of salt". What says how a thing is cut
+ * belongs to the thing before it.
+ * @param isKnown whether some words name an ingredient by themselves
+ */
+function itemsOf(text: string, isKnown: (words: string) => boolean): string[] {
+  const items: string[] = [];
+  for (const raw of partsOf(text)) {
+    const part = raw.trim().replace(/\.$/, "");
+    if (part === "") continue;
+    const isOwn = items.length === 0 || AMOUNT.test(part) || (isKnown(part) && !isCut(part));
+    if (isOwn) items.push(part);
+    else items[items.length - 1] += `, ${part}`;
+  }
+  return items;
+}
+
+/** How a thing is cut or kept, and no thing. */
+const isCut = (part: string): boolean =>
+  /^(?:finely|coarsely|roughly|thinly|very|well|freshly|lightly)?\s*(?:chopped|diced|sliced|grated|minced|shredded|melted|softened|soft|cold|warm|beaten|peeled|crushed|cubed|drained|cooked|boiled|washed|ground|cut|crumbled|squeezed|toasted|fein|gehackt|gewürfelt|gerieben|haché|coupé|râpé|picad[ao]s?|rallad[ao]|tritat[ao])\b/iu.test(
+    part,
+  );
+
+/**
+ * A line of a recipe as the lines that it stands for: a heading with its list behind it is a heading and the list, and a list
+ * on one line is one line each. Any other line is itself.
+ * @param isHeading whether a line is a heading of a part that is weighed
+ */
+export function expandLine(line: string, isHeading: (line: string) => boolean, isKnown: (words: string) => boolean): string[] {
+  const headed = /^([^:：\d]{2,60}[:：])\s*(\S.*)$/u.exec(line);
+  if (headed && isHeading(headed[1])) return [headed[1], ...itemsOf(headed[2], isKnown)];
+  const amounts = partsOf(line).filter((part) => FIGURE.test(part)).length;
+  return FIGURE.test(line) && amounts >= 2 ? itemsOf(line, isKnown) : [line];
+}
+
+/** "1 egg to glaze", "1 Eigelb zum Bestreichen": it goes on the pieces, whatever list it stands in. */
+const TO_FINISH =
+  /[,(]?\s*\b(?:to (?:glaze|brush(?: with)?|finish)|for (?:glazing|brushing|the glaze|the wash|egg ?wash)|zum bestreichen|zum bepinseln|pour (?:dorer|la dorure|badigeonner)|para (?:pintar|pincelar)|per spennellare|do posmarowania)\)?\s*$/iu;
+
+/** The line without the words that say that it goes on the pieces; undefined where it has none. */
+export const finishLine = (line: string): string | undefined =>
+  TO_FINISH.test(line) ? line.replace(TO_FINISH, "").trim() : undefined;
