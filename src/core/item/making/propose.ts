@@ -68,9 +68,10 @@ export function proposeMethod(read: MethodRead, text: string, family: FamilyId |
   const wet = /\b(?:water|wasser|eau|agua|acqua|su|wod[aęy]|air)\b|水/iu;
   if (verbs.has("pan") && (verbs.has("lid") || wet.test(last)) && (verbs.has("lid") || verbs.has("steam")))
     return proposed("pan", "a pan, water and a lid");
+  if (!verbs.has("bake") && verbs.has("lid") && wet.test(last)) return proposed("pan", "water and a lid");
   if (verbs.has("steam")) return proposed("steam", "it is steamed");
   if (verbs.has("dryPan")) return proposed("dry", "a griddle or a dry pan");
-  const bakes = verbs.has("bake") || (heat?.celsius ?? 0) >= 120 || heat?.celsius !== undefined;
+  const bakes = verbs.has("bake") || heat?.celsius !== undefined;
   if (bakes && tin) return proposed(verbs.has("blind") ? "blind" : "tin", verbs.has("blind") ? "the case is baked blind" : tin);
   if (bakes && dish) return proposed("dish", dish);
   if (bakes && verbs.has("blind")) return proposed("blind", "the case is baked blind");

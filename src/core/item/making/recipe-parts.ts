@@ -1,8 +1,9 @@
 import type { Catalogue } from "../../ingredients/own";
 import { readLine, type Reading } from "../../ingredients/read-line";
 import type { System } from "../../quantities/unit-table";
-import { says } from "../paper/says";
-import { expandLine } from "../paper/inline";
+import { isFrozen } from "../paper/bought";
+import { brushedWith } from "../paper/brushed";
+import { expandLine, isCount, withoutMore } from "../paper/inline";
 import { readPaper, sentencesOf, type Paper } from "../paper/sections";
 import { fillingsOf, linesOf, methodId, type RecipeInput } from "./recipe-input";
 
@@ -14,42 +15,44 @@ export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogu
     return found !== undefined && found.strange.length === 0;
   };
   const readAll = (lines: readonly string[]) =>
-    lines.flatMap((line) => expandLine(line, () => false, isKnown)).map((line) => readLine(line, system, catalogue.index));
+    lines
+      .flatMap((line) => expandLine(line, () => false, isKnown))
+      .map((line) => readLine(withoutMore(line), system, catalogue.index));
   const own = fillingsOf(recipe.fillings).map(({ name, lines }) => ({
     name,
     lines: readAll(lines).filter(({ heading }) => !heading),
   }));
   const steps = methodId(recipe.method) ? [] : linesOf(recipe.method).flatMap(sentencesOf);
+  const method = [...steps, ...(read?.method ?? [])];
+  const finish = [...readAll(linesOf(recipe.finish)), ...(read?.finish ?? [])];
   return {
     dough: [...readAll(linesOf(recipe.dough)).filter(({ heading }) => !heading), ...(read?.dough ?? [])],
     fillings: [...own, ...(read?.fillings ?? [])],
-    finish: [...readAll(linesOf(recipe.finish)), ...(read?.finish ?? [])],
+    finish: finish.length > 0 ? finish : readAll(brushedWith(method)),
     beside: read?.beside ?? [],
-    method: [...steps, ...(read?.method ?? [])],
+    method,
   };
 }
 
 /** Pieces that are bought frozen and only cooked: "24 frozen dumplings". */
 export const boughtPieces = (dough: readonly Reading[], paper: Paper): boolean =>
-  paper.fillings.length === 0 &&
-  dough.length > 0 &&
-  !dough.some(({ found }) => found?.main.flour) &&
-  dough.some(
-    ({ text }) =>
-      says(text, ["frozen", "gefroren", "tiefgekühlt", "surgelés", "congelados", "surgelati", "mrożone", "dondurulmuş"]) !==
-      undefined,
-  );
+  paper.fillings.length === 0 && dough.length > 0 && !dough.some(({ found }) => found?.main.flour) && dough.some(isFrozen);
 
 /** A sentence that says how many it makes: "Makes 24", "divide into 12". */
 export function madeIn(method: readonly string[], text: string | undefined): string | undefined {
   const all = [...(text ?? "").split(/\n/), ...method];
   const makes = all.find(
-    (line) => /^\s*(?:makes|yields?|ergibt|für|pour|para|per|serves)\b.*\d/iu.test(line) && !/serves/iu.test(line),
+    (line) =>
+      (/^\s*(?:makes|yields?|ergibt)\b.*\d/iu.test(line) || isCount(line)) &&
+      !/serves|people|persons|guests|personen|personnes/iu.test(line),
   );
   const divides = all.find((line) =>
     /(?:divide|cut|portion|shape|teilen|divise|dividir)\b[^.]*\b(?:into|in|en)\s+(\d{1,3})\b/iu.test(line),
   );
-  return makes ?? /(?:into|in|en)\s+(\d{1,3})\b/iu.exec(divides ?? "")?.[1];
+  const formed = all.flatMap(
+    (line) => /(\d{1,3})\s+(?:stücke?|pieces|pièces|piezas|pezzi|balls|kugeln|boules)\b/iu.exec(line)?.[1] ?? [],
+  )[0];
+  return makes ?? formed ?? /(?:into|in|en)\s+(\d{1,3})\b/iu.exec(divides ?? "")?.[1];
 }
 
 /** The recipe as it was written, by its parts. */

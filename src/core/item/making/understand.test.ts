@@ -1,3 +1,5 @@
+import { claimsOf } from "../claims";
+import { resolveItem } from "../resolve";
 import { makeItem } from "./make-item";
 import { RecipeInputSchema } from "./recipe-input";
 
@@ -34,4 +36,35 @@ test("water that steams the pieces is none that wets the dough, and what is cook
     text: "Pâte: 300 g de farine, 150 g de beurre, 70 g d'eau\nFarce: 400 g de porc haché, 1 oignon\nGarnir la pâte. Cuire 45 minutes à 180 °C.",
   });
   expect([oven.method.value, oven.filling.value, heat(oven).time.fixedMin]).toEqual(["tray", "raw-meat", 45]);
+});
+
+test("in a cook's own shorthand: what is brushed on in passing, what is fried for the filling, how many, and a list with a name of its own", () => {
+  const { item, making, filling } = made({
+    makes: undefined,
+    text: `For 12 tarts
+Pastry - 250 g flour, 125 g butter, 40 g icing sugar, 2 tbsp water
+Custard: 300 ml milk, 100 ml cream, 4 egg yolks, 80 g sugar
+Chill the pastry 1 hr, line a muffin tin, blind bake 15 min. Whisk the custard, pour in, bake 20 min at 150.`,
+  });
+  expect([making.pieces, filling.value, item.making!.method]).toEqual([12, "egg-bound", "blind"]);
+  expect(item.filling.components).toHaveLength(4);
+  const parcels = made({
+    dough: "300 g flour\n180 ml water\n60 ml oil plus more for the table",
+    fillings: "300 g minced lamb\n200 g onions",
+    method:
+      "Knead, soak in oil 1 hour. Fry onions and lamb 15 min, cool. Stretch, fill, fold in a square. Brush with egg and bake at 200 C, 20 min.",
+  });
+  expect(parcels.filling.value).toBe("meat-in-sauce");
+  expect(parcels.making.lines.dough.map(({ name }) => name)).toEqual(["flour", "water", "oil"]);
+  expect(parcels.item.steps.find(({ id }) => id === "rest-dough")!.rest!.target).toBe(60);
+  expect(parcels.finish.map(({ name }) => name)).toEqual(["egg"]);
+  expect(claimsOf(resolveItem(parcels.item, {}, "base")).contains.map(({ allergen }) => allergen)).toContain("egg");
+});
+
+test("frozen pieces from a packet with oil and water beside them are pieces, not a dough of oil and water", () => {
+  const { making, item } = made({
+    makes: undefined,
+    text: "30 frozen dumplings\n2 tbsp oil\n100 ml water\nCold pan, add water, cover, steam 6 min.",
+  });
+  expect([making.bought, making.pieces, item.steps[0].id]).toEqual(["pieces", 30, "heat"]);
 });

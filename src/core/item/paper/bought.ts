@@ -50,3 +50,13 @@ export const boughtFamily = (lines: readonly Reading[]): BoughtDough | undefined
 
 /** Whether a line is a dough that is bought ready. */
 export const isBoughtDough = (line: Reading): boolean => boughtFamily([line]) !== undefined;
+
+const FROZEN = ["frozen", "gefroren", "tiefgekühlt", "surgelés", "congelados", "surgelati", "mrożone", "dondurulmuş"];
+/** Words for a filled piece: what else is frozen is an ingredient. */
+const PIECES =
+  /dumpling|gyoza|\bbuns?\b|pasty|pasties|pierogi|turnover|samosa|\bpies?\b|momo|mandu|wonton|teigtasche|ravioli|empanada|börek|parcel|pocket|potsticker/iu;
+
+/** Whether a line is of something that is bought frozen. */
+export const isFrozen = ({ text }: Reading): boolean => says(text, FROZEN) !== undefined;
+/** Whether it is of filled pieces that are bought frozen: "24 frozen dumplings". */
+export const isFrozenPieces = (line: Reading): boolean => isFrozen(line) && PIECES.test(line.text);

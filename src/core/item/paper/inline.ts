@@ -48,11 +48,30 @@ const isCut = (part: string): boolean =>
  * @param isHeading whether a line is a heading of a part that is weighed
  */
 export function expandLine(line: string, isHeading: (line: string) => boolean, isKnown: (words: string) => boolean): string[] {
-  const headed = /^([^:：\d]{2,60}[:：])\s*(\S.*)$/u.exec(line);
-  if (headed && isHeading(headed[1])) return [headed[1], ...itemsOf(headed[2], isKnown)];
+  const headed = /^([^:：\d]{2,60}?)\s*(?:[:：]|\s[-–—])\s*(\S.*)$/u.exec(line);
+  if (headed) {
+    const head = `${headed[1].trim()}:`;
+    if (isHeading(head)) return [head, ...itemsOf(headed[2], isKnown)];
+    // A list under a name of its own, such as "Custard: 300 ml milk, 4 yolks".
+    const listed = partsOf(headed[2]).filter((part) => FIGURE.test(part)).length;
+    if (listed >= 2 && headed[1].trim().split(/\s+/).length <= 4)
+      return [FLOUR.test(headed[2]) ? "Dough:" : `${headed[1].trim()} filling:`, ...itemsOf(headed[2], isKnown)];
+  }
   const amounts = partsOf(line).filter((part) => FIGURE.test(part)).length;
   return FIGURE.test(line) && amounts >= 2 ? itemsOf(line, isKnown) : [line];
 }
+
+const FLOUR = /\b(?:flours?|mehl|farine|harina|farina|un|mąk[ai]|bloem|maida|atta|tepung)\b/iu;
+
+/** "Makes 16", "For 12 tarts", "Ergibt ca. 20 Stück": how many it makes, and no ingredient. */
+export const isCount = (line: string): boolean =>
+  /^(?:makes|yields?|serves|for|ergibt|für|pour|para|per|makes about)\s+(?:about |approx\.? |ca\.? |etwa |environ |unos |circa )?\d{1,3}(?:\s*[-–]\s*\d{1,3})?(?:\s+\p{L}+){0,3}\s*[:.]?$/iu.test(
+    line.trim(),
+  ) && !/\d\s*(?:g|kg|ml|l|cups?|tbsp|tsp|el|tl)\b/iu.test(line);
+
+/** "60 ml oil, plus more for the bowl": the amount that is said is what goes in. */
+export const withoutMore = (line: string): string =>
+  line.replace(/[,(]?\s*\b(?:plus|and|\+)\s+(?:some\s+)?(?:more|extra)\b.*$/iu, "").trim() || line;
 
 /** "1 egg to glaze", "1 Eigelb zum Bestreichen": it goes on the pieces, whatever list it stands in. */
 const TO_FINISH =

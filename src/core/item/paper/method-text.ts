@@ -126,6 +126,9 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     const found = mentions(done);
     found.forEach((verb) => verbs.add(verb));
     if (found.length === 0) strange.push(text);
+    // "Fry onions and lamb": what is named in the filling is cooked, before anything is formed of it.
+    if (!isFormed && /\b(?:fry|fries|fried|brown(?:ed)?)\b/iu.test(done) && names(inFilling, text) && !found.includes("fry"))
+      found.push("cookFilling");
     const is = (...any: readonly Verb[]) => any.some((verb) => found.includes(verb));
     const lengths = lengthsIn(text);
     const say = (length: Length | undefined, celsius?: number): Said => ({
@@ -156,12 +159,16 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
       addCook(read, say(longestOf(lengths)));
     else if (is("steam") || (is("bake") && (celsius !== undefined || lengths.length > 0 || isFormed)))
       put("heat", say(longestOf(lengths), celsius ?? preheatC), lengths.length > 0 || read.heat === undefined);
+    else if (isFormed && is("lid") && is("cookFilling") && lengths.length > 0) put("heat", say(longestOf(lengths)), true);
     else if (is("dryPan", "pan") && !filling) put("heat", say(times(longestOf(lengths))), true);
     else if (resting && lengths.length > 0) {
       if (ofFilling(text) && !ofDough(text) && !isFormed) put("fillingSet", say(longestOf(lengths)));
       else put(isFormed ? "formedRest" : "firstRest", say(longestOf(lengths)));
-    } else if (is("knead") && lengths.length > 0) put("knead", say(lengths[0]));
-    else if (read.heat !== undefined && read.heat.length === undefined && isFormed && lengths.length > 0)
+    } else if (is("knead") && lengths.length > 0) {
+      // Nobody kneads for so long: it stands.
+      if (lengths[0].least > LONGEST_KNEADING) put("firstRest", say(lengths[0]));
+      else put("knead", say(lengths[0]));
+    } else if (read.heat !== undefined && read.heat.length === undefined && isFormed && lengths.length > 0)
       put("heat", say(longestOf(lengths)));
     const isOven = celsius !== undefined && celsius >= OVEN_C && !filling;
     if (is("cookFilling") && !isFormed && !isOven && (filling || !ofDough(text)) && !is("pan", "steam")) cooksFilling = true;
@@ -176,6 +183,8 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
   return { ...read, verbs, cooksFilling: cooksFilling || read.fillingCook !== undefined, sentences, strange };
 }
 
+/** min */
+const LONGEST_KNEADING = 30;
 /** No pot is so hot: what is cooked at this, °C, is in the oven. */
 const OVEN_C = 120;
 

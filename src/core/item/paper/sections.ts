@@ -1,8 +1,8 @@
 import { readLine, type Reading } from "../../ingredients/read-line";
 import { OURS, type Catalogue } from "../../ingredients/own";
 import type { System } from "../../quantities/unit-table";
-import { isBoughtDough } from "./bought";
-import { expandLine, finishLine } from "./inline";
+import { isBoughtDough, isFrozenPieces } from "./bought";
+import { expandLine, finishLine, isCount, withoutMore } from "./inline";
 import { HEADINGS, VERBS, type Section } from "./words";
 
 /** A recipe in the cook's words, divided: lines that are weighed, by the part that they belong to, and what is done. */
@@ -91,6 +91,7 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
       if (section === "loose" && loose.at(-1)!.length > 0) loose.push([]);
       continue;
     }
+    if (isCount(line)) continue;
     const heading = headingOf(line);
     if (heading) {
       section = heading === "ingredients" ? "loose" : heading;
@@ -106,7 +107,7 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
       finish.push(readLine(onTop.replace(LEAD, ""), system, catalogue.index));
       continue;
     }
-    const reading = readLine(line.replace(LEAD, ""), system, catalogue.index);
+    const reading = readLine(withoutMore(line.replace(LEAD, "")), system, catalogue.index);
     if (isTitle(line, reading, lines[k + 1])) {
       const begun = dough.length > 0 || loose.flat().length > 0;
       if (section === "loose" && !begun) continue;
@@ -177,6 +178,10 @@ function sortLoose(
 
 /** One list of everything: what stands around the flour and makes a dough of it is the dough, the first of each sort. */
 function oneBlock(block: readonly Reading[]): { dough: Reading[]; filling: Reading[]; finish: Reading[] } {
+  // Pieces that are bought frozen need no dough: what stands beside them is what they are cooked in.
+  const frozen = block.filter(isFrozenPieces);
+  if (frozen.length > 0 && !block.some(isFlourLine))
+    return { dough: frozen, filling: [], finish: block.filter((one) => !frozen.includes(one)) };
   const bought = block.filter(isBoughtDough);
   if (bought.length > 0) return { dough: bought, filling: block.filter((one) => !bought.includes(one)), finish: [] };
   const dough = new Set<Reading>();

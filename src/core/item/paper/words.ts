@@ -83,7 +83,7 @@ export const VERBS = {
     "分け|分割|分成",
   ),
   fill: anyOf(
-    "fill(?:ed)?|fold(?:ed)? (?:over|in|it|the)|seal|pinch|crimp|close|spoon|place (?:a |some |the )?(?:spoonful|filling)|stuff|wrap|füllen|farci[rs]?|garni[rs]?|garnissez|fonce[rz]?|rellena[rd]?|farcire|doldur(?:un)?|nadziewa[ćj]|vullen|isi(?:kan)?",
+    "fill(?:ed)?|roll(?:ed)?(?: it| them)? up|braid|plait|weave|fold(?:ed)? (?:over|in|it|the)|seal|pinch|crimp|close|spoon|place (?:a |some |the )?(?:spoonful|filling)|stuff|wrap|füllen|farci[rs]?|garni[rs]?|garnissez|fonce[rz]?|rellena[rd]?|farcire|doldur(?:un)?|nadziewa[ćj]|vullen|isi(?:kan)?",
     "包|詰め|भर",
   ),
   cookFilling: anyOf(
