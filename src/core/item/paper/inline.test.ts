@@ -43,6 +43,13 @@ test("decimal commas, brackets and sentences stay whole", () => {
   ).toEqual(["500 g flour", "300 ml water", "10 g salt"]);
 });
 
+test("a numbered step, and one with its minutes, is no list", () => {
+  const step = "2. Add the rest and knead until smooth, 8-10 minutes. Leave it until doubled, about 1 to 1 1/2 hours.";
+  const known = () => true;
+  expect(expandLine(step, () => false, known)).toEqual([step]);
+  expect(expandLine("20 minutes in the oven, 10 min more without foil", () => false, known)).toHaveLength(1);
+});
+
 test("what goes on the pieces is told by its words, in several languages", () => {
   expect(["1 egg, to glaze", "1 Eigelb zum Bestreichen", "1 jaune pour dorer", "milk for brushing"].map(finishLine)).toEqual([
     "1 egg",

@@ -3,6 +3,9 @@ const AMOUNT =
   /^\s*(?:about |ca\.? |approx\.? |etwa |environ |unos? |circa )?(?:[\d¼½¾⅓⅔⅛]|(?:an?|one|two|three|half|ein(?:e|en)?|une?|una?|uno|pinch|prise|pincée|pizca|pizzico)\b)/iu;
 const FIGURE = /^\s*(?:about |ca\.? |approx\.? |etwa |environ |unos? |circa )?[\d¼½¾⅓⅔⅛]/iu;
 
+/** An amount of time or heat. */
+const TIME = /\d\s*(?:min|minutes?|minuten|hours?|hrs?|h\b|stunden?|heures?|horas?|ore\b|dakika|saat|°|degrees?|sec)/iu;
+
 /** Parts of a list on one line: at commas and semicolons outside brackets and numbers, and at "and" before an amount. */
 function partsOf(text: string): string[] {
   const parts: string[] = [""];
@@ -57,7 +60,9 @@ export function expandLine(line: string, isHeading: (line: string) => boolean, i
     if (listed >= 2 && headed[1].trim().split(/\s+/).length <= 4)
       return [FLOUR.test(headed[2]) ? "Dough:" : `${headed[1].trim()} filling:`, ...itemsOf(headed[2], isKnown)];
   }
-  const amounts = partsOf(line).filter((part) => FIGURE.test(part)).length;
+  // "2. Knead, 8 to 10 minutes" is a step with a number, and minutes are no amount of anything.
+  if (/^\s*\d{1,2}\s*[.)]\s/u.test(line)) return [line];
+  const amounts = partsOf(line).filter((part) => FIGURE.test(part) && !TIME.test(part)).length;
   return FIGURE.test(line) && amounts >= 2 ? itemsOf(line, isKnown) : [line];
 }
 
