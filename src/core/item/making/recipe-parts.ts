@@ -24,11 +24,13 @@ export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogu
   }));
   const steps = methodId(recipe.method) ? [] : linesOf(recipe.method).flatMap(sentencesOf);
   const method = [...steps, ...(read?.method ?? [])];
+  const brushed = brushedWith(method);
   const finish = [...readAll(linesOf(recipe.finish)), ...(read?.finish ?? [])];
   return {
     dough: [...readAll(linesOf(recipe.dough)).filter(({ heading }) => !heading), ...(read?.dough ?? [])],
     fillings: [...own, ...(read?.fillings ?? [])],
-    finish: finish.length > 0 ? finish : readAll(brushedWith(method)),
+    finish: finish.length > 0 ? finish : readAll(brushed.lines),
+    ...(finish.length === 0 && brushed.isAfter && { finishedAfter: true as const }),
     beside: read?.beside ?? [],
     method,
   };

@@ -61,6 +61,17 @@ Chill the pastry 1 hr, line a muffin tin, blind bake 15 min. Whisk the custard, 
   expect(claimsOf(resolveItem(parcels.item, {}, "base")).contains.map(({ allergen }) => allergen)).toContain("egg");
 });
 
+test("what is brushed on hot from the oven is no wash, and is on the label all the same", () => {
+  const { item } = made({
+    dough: "400 g flour\n240 ml water\n6 g instant yeast",
+    fillings: "200 g ham",
+    method: "Knead, rise 1 hour, fill. Bake at 200 C for 20 min. Brush with melted butter while hot.",
+  });
+  expect(item.steps.map(({ id }) => id)).not.toContain("wash");
+  expect(item.finish.map(({ step, components }) => [step, components[0].name])).toEqual([["cool", "butter"]]);
+  expect(claimsOf(resolveItem(item, {}, "base")).contains.map(({ allergen }) => allergen)).toContain("milk");
+});
+
 test("frozen pieces from a packet with oil and water beside them are pieces, not a dough of oil and water", () => {
   const { making, item } = made({
     makes: undefined,

@@ -211,7 +211,11 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
     filling: kind,
     hazard,
     isRaw,
-    lines: { dough: doughRead.components, filling: fillingLines, finish: isBaked(method.value) ? finishRead.components : [] },
+    lines: {
+      dough: doughRead.components,
+      filling: fillingLines,
+      finish: isBaked(method.value) && !paper.finishedAfter ? finishRead.components : [],
+    },
     pieces,
     piece,
     ...(isBoughtWhole ? { bought: "pieces" as const } : bought && !shares ? { bought: "dough" as const } : {}),

@@ -10,6 +10,8 @@ export interface Paper {
   readonly dough: readonly Reading[];
   readonly fillings: readonly { readonly name: string | undefined; readonly lines: readonly Reading[] }[];
   readonly finish: readonly Reading[];
+  /** It is brushed on when the pieces are baked already. */
+  readonly finishedAfter?: true;
   /** Dips and drinks that are served with it. */
   readonly beside: readonly Reading[];
   /** Sentences of what is done, in order. */
