@@ -47,6 +47,15 @@ const SHOTS = [
   ["items", "/items", 1280],
   ["item-desk", "/items/slipway-pie", 1280],
   [
+    "item-formed",
+    "/items/keel-moon",
+    1280,
+    async (page) => {
+      await page.getByRole("button", { name: "Make its steps by rule" }).click();
+      await page.getByRole("region", { name: "How it is formed" }).evaluate((card) => card.scrollIntoView({ block: "center" }));
+    },
+  ],
+  [
     "recipe-from-paper",
     "/items/new",
     1280,
@@ -114,6 +123,8 @@ try {
   for (const [name, path, width, ready] of SHOTS) {
     const page = await browser.newPage({ viewport: { width, height: 800 } });
     await page.goto(base + path);
+    // Faded until it takes keys: a picture of the page as it is used.
+    await page.locator("main[inert]").waitFor({ state: "detached" });
     if (ready) await ready(page);
     await page.waitForTimeout(400);
     await page.screenshot({ path: join(folder, `${name}.png`) });
