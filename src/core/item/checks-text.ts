@@ -1,4 +1,4 @@
-import { capitalised } from "../shared/words";
+import { capitalised, listed } from "../shared/words";
 import type { Bite, Check } from "./checks";
 
 /** How whoever reads has weights and temperatures. */
@@ -52,6 +52,8 @@ export function checkText(check: Check, { weight, degrees }: CheckShown): string
       return `${weight(check.grams)} of starch is ${Math.round(check.pct)} % of the liquid; ${weight(check.usualG)} binds it.`;
     case "much-spoon":
       return `${capitalised(check.name)} is ${weight(check.grams)} of ${weight(check.totalG)} of filling: a spoon may have become a cup.`;
+    case "salt-on-watery":
+      return `Salt draws water out of ${listed(check.names)}: salted by itself for 20 min, squeezed and added last it stays dry; or salt it at the very end.`;
     case "short-of-dough":
       return `${check.pieces} pieces of ${weight(check.pieceG)} need more dough than there is: ${weight(check.possibleG)} each is possible.`;
     case "oven":

@@ -62,6 +62,8 @@ export type Check =
       readonly grams: number;
       readonly totalG: number;
     }
+  /** Salt on raw vegetables that give off water, with nothing done about it. */
+  | { readonly kind: "doubt"; readonly code: "salt-on-watery"; readonly names: readonly string[] }
   /** A liquid's temperature without a scale: it could be either. */
   | {
       readonly kind: "doubt";
@@ -223,12 +225,33 @@ function fillingDoubts(item: Item, catalogue: Catalogue): Check[] {
       usualG: (liquidG * USUAL_STARCH_PCT) / 100,
     });
   const totalG = sum(components.map((c) => c.grams));
+  const watery = wateryIn(item, totalG, catalogue);
+  if (watery.length > 0) checks.push({ kind: "doubt", code: "salt-on-watery", names: watery });
   for (const c of components) {
     const kinds = ingredientOf(c, catalogue)?.kinds ?? [];
     if ((kinds.includes("spice") || isSalt(c, catalogue)) && totalG > 0 && (100 * c.grams) / totalG > MOST_SPICE_PCT)
       checks.push({ kind: "doubt", code: "much-spoon", name: c.name.split(",")[0], grams: c.grams, totalG });
   }
   return checks;
+}
+
+/** Vegetables with more water than this give it off when they are salted raw, % of them. */
+const WATERY_PCT = 88;
+/** Less of them in a filling does no harm. */
+const WATERY_SHARE = 0.2;
+
+/** Names of raw, watery vegetables that stand with salt in a filling which is neither cooked nor squeezed. */
+function wateryIn({ filling, steps }: Item, totalG: number, catalogue: Catalogue): string[] {
+  const salted = filling.components.some((c) => isSalt(c, catalogue));
+  const isDealtWith = steps.some(
+    ({ kind, part, do: text }) => part === "filling" && (kind === "cook-filling" || /squeez|press|drain/i.test(text)),
+  );
+  if (!salted || isDealtWith) return [];
+  const watery = filling.components.filter((c) => {
+    const ingredient = ingredientOf(c, catalogue);
+    return ingredient?.kinds.includes("vegetable") === true && (ingredient.per100.water ?? 0) >= WATERY_PCT;
+  });
+  return sum(watery.map((c) => c.grams)) >= WATERY_SHARE * totalG ? watery.map((c) => c.name.split(",")[0]) : [];
 }
 
 /** Protein of the dough's flours and starches together, %; undefined where none is known. */

@@ -7,6 +7,7 @@ import { biteOf, doughProtein, itemChecks } from "@/core/item/checks";
 import { BITE_TEXT, checkText, proposalText } from "@/core/item/checks-text";
 import { proposalFor } from "@/core/item/proposals";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
+import { isProvisional } from "@/core/item/gaps";
 import { deskTotals } from "@/core/item/desk";
 import { fatRatioText } from "@/core/ingredients/exchange";
 import type { Item } from "@/core/item/schema";
@@ -40,7 +41,11 @@ export function ChecksCard({ item, onChange }: { item: Item; onChange: (item: It
         </Banner>
       ))}
       {checks.length === 0 && (
-        <Typography sx={{ color: COLOUR.fits, fontWeight: 600 }}>Nothing looks like a slip of the pen.</Typography>
+        <Typography sx={isProvisional(item) ? {} : { color: COLOUR.fits, fontWeight: 600 }}>
+          {isProvisional(item)
+            ? "What is there looks right; something is still to be said."
+            : "Nothing looks like a slip of the pen."}
+        </Typography>
       )}
       <Box
         component="dl"

@@ -20,6 +20,7 @@ import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
 import { ShapeStages } from "../kit/ShapeStages";
 import { useTicks } from "../kit/use-stored";
+import { momentText, summarise } from "../plan/plan-summary";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { RunsLate } from "./RunsLate";
@@ -109,7 +110,8 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
         </IconButton>
       </Box>
       <Box sx={{ my: 1.25, fontWeight: 650 }}>
-        {clock(placed.start)} – {clock(placed.end)} <Soft>({lengthText(placed.end - placed.start)})</Soft>
+        {momentText(plan, placed.start, summarise(plan)?.severalDays ?? false, clock)} – {clock(placed.end)}{" "}
+        <Soft>({lengthText(placed.end - placed.start)})</Soft>
         {target && placed.end <= target.minute && (
           <Box sx={{ fontWeight: 400, color: COLOUR.soft, fontSize: "0.85rem" }}>
             begins {lengthText(target.minute - placed.start)} before {target.name.toLowerCase()}

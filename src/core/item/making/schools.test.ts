@@ -1,5 +1,7 @@
 import { claimsOf } from "../claims";
 import { itemIssues } from "../check";
+import { itemChecks } from "../checks";
+import { checkText } from "../checks-text";
 import { resolveItem } from "../resolve";
 import { FAMILY_IDS, METHOD_IDS } from "./doughs";
 import { FILLING_IDS } from "./fillings";
@@ -104,4 +106,14 @@ test("an item that was made so says its answers again when it is opened", () => 
   const again = asMade(item)!;
   expect(offersOf(again, item.making!.choices).find(({ id }) => id === "kneading")!.chosen).toBe("hand");
   expect(again.item.steps).toEqual(item.steps);
+});
+
+test("salt on raw cabbage is asked about, and no more once it is squeezed", () => {
+  const salty = { ...BUNS, fillings: ["300 g minced pork", "200 g cabbage", "6 g salt"] };
+  const codes = (item: Made["item"]) => itemChecks(item).map(({ code }) => code);
+  const item = made(salty).item;
+  expect(codes(item)).toContain("salt-on-watery");
+  const check = itemChecks(item).find(({ code }) => code === "salt-on-watery")!;
+  expect(checkText(check, { weight: String, degrees: String })).toMatch(/^Salt draws water out of cabbage: salted by itself/);
+  expect(codes(remake(item, { choices: { salting: "apart" } })!.item)).not.toContain("salt-on-watery");
 });

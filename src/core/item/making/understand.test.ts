@@ -79,3 +79,14 @@ test("frozen pieces from a packet with oil and water beside them are pieces, not
   });
   expect([making.bought, making.pieces, item.steps[0].id]).toEqual(["pieces", 30, "heat"]);
 });
+
+test("liquid goes into raw meat by thirds, and more than it takes up is said; cheese is no liquid", () => {
+  const mixed = (fillings: string) =>
+    made({ dough: "300 g flour\n150 ml water", fillings, method: "Fill with the raw filling, steam 8 min." }).item.steps.find(
+      ({ id }) => id === "mix-filling",
+    )!.do;
+  expect(mixed("400 g minced pork\n100 ml stock")).toMatch(/^The liquid \(\d+ g\) into the meat by thirds/);
+  expect(mixed("400 g minced pork\n100 ml stock")).not.toMatch(/may run/);
+  expect(mixed("300 g minced pork\n150 ml stock")).toMatch(/That is 5\d % of the meat, and it takes up about 30 %/);
+  expect(mixed("400 g minced pork\n100 g feta")).not.toMatch(/liquid/);
+});

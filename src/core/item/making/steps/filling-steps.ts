@@ -1,3 +1,4 @@
+import { ingredientOf } from "../../../ingredients/lookup";
 import { sum } from "../../../shared/rounding";
 import { listed } from "../../../shared/words";
 import { FRIDGE_HOURS, OUT_OF_COLD_MIN } from "../../../tables/keeping";
@@ -65,6 +66,7 @@ export function fillingSteps(making: Making): StepInput[] {
           kind: "mix",
           part: "filling",
           do: text(
+            filling.id === "raw-meat" && liquidText(making),
             filling.tasteNot
               ? "Mix it cold. Taste none of it raw: fry a little, taste that."
               : filling.set?.where === "room"
@@ -99,6 +101,31 @@ export function fillingSteps(making: Making): StepInput[] {
   const end = steps.at(-1)!;
   if (!end.ahead) end.ahead = { hours: filling.tasteNot ? Math.min(12, keeps) : keeps, where: "fridge" };
   return steps;
+}
+
+/** What wets a filling. */
+const LIQUIDS = ["water", "broth", "cooked-stock", "dairy", "plant-drink"] as const;
+/** Of what comes from milk, what is none. */
+const SOLID = ["cheese", "fresh-cheese", "rennet-cheese", "butter"] as const;
+/** So much of the meat, % by weight, it takes up; more runs out again. */
+const TAKEN_UP_PCT = 30;
+
+/** How liquid goes into raw meat; nothing where there is hardly any. */
+function liquidText({ lines }: Making): string | undefined {
+  const grams = (wanted: (kinds: readonly string[], hazard: string | null | undefined) => boolean) =>
+    sum(
+      lines.filling.map((line) => {
+        const found = ingredientOf(line);
+        return found && wanted(found.kinds, found.hazard) ? line.grams : 0;
+      }),
+    );
+  const liquidG = grams((kinds) => LIQUIDS.some((kind) => kinds.includes(kind)) && !SOLID.some((kind) => kinds.includes(kind)));
+  const meatG = grams((_, hazard) => hazard === "poultry" || hazard === "mincedMeat" || hazard === "meat");
+  if (meatG === 0 || liquidG < 0.03 * meatG) return undefined;
+  const pct = Math.round((100 * liquidG) / meatG);
+  const much =
+    pct > TAKEN_UP_PCT ? ` That is ${pct} % of the meat, and it takes up about ${TAKEN_UP_PCT} %: the rest may run.` : "";
+  return `The liquid (${Math.round(liquidG)} g) into the meat by thirds, stirred one way, each taken up before the next.${much}`;
 }
 
 const ALKALI = { min: 8, target: 15, max: 24 } as const;
