@@ -124,6 +124,17 @@ describe("the list of gatherings", () => {
   const add = (id: string, date: { on: string } | { relative: string }) =>
     gatheringRepository(db).save({ ...gathering("first-try").document, id, name: id, date }, { savedAt: NOW });
 
+  test("the next one in a kitchen or with an item, from today on, and none where nothing names it", () => {
+    const next = gatheringRepository(db).nextWith;
+    expect(next({ item: "slipway-pie" }, WEDNESDAY)).toBe("launch-night");
+    expect(next({ kitchen: "first-kitchen" }, WEDNESDAY)).toBe("first-try");
+    add("today", { on: WEDNESDAY });
+    expect(next({ item: "slipway-pie" }, WEDNESDAY)).toBe("today");
+    add("yesterday", { on: "2026-11-24" });
+    expect(next({ item: "slipway-pie" }, WEDNESDAY)).toBe("today");
+    expect(next({ item: "slipway" }, WEDNESDAY)).toBeUndefined();
+  });
+
   test("what is coming, the next first; what is past, the last first; weekdays fall where they do today", () => {
     clearAll(db);
     seedDemo(db, NOW);

@@ -13,7 +13,15 @@ import { archiveItem, duplicateItem, saveItem } from "../actions";
 function dayWith(db: Db, item: string): ItemDay | undefined {
   const next = nextGathering(db, { item });
   const kitchen = next?.gathering.kitchen !== undefined ? kitchenRepository(db).find(next.gathering.kitchen) : undefined;
-  return next && kitchen?.ok ? { next, items: itemRepository(db).all(), kitchen: kitchen.value.document } : undefined;
+  if (!next || !kitchen?.ok) return undefined;
+  const { waves, freezer } = next.gathering;
+  const named = new Set([...waves.flatMap(({ items }) => items), ...freezer].map(({ recipe }) => recipe));
+  const repository = itemRepository(db);
+  const items = [...named].flatMap((id) => {
+    const found = repository.find(id);
+    return found?.ok ? [found.value.document] : [];
+  });
+  return { next, items, kitchen: kitchen.value.document };
 }
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
