@@ -1,5 +1,6 @@
 import type { Choices, Component, Item } from "./schema";
 import type { Step } from "./step";
+import { workMinutes } from "./step-minutes";
 import { patchSteps } from "./step-patch";
 
 /** An item as it is made for one demand: options chosen, filling chosen, steps changed, losses at hand. */
@@ -36,7 +37,7 @@ export function asItTook(step: Step, pieces: number): Step {
   if (tookMin === undefined) return step;
   if (!rest) {
     // What it took was all of it, the minutes for the pieces as well; both grow alike.
-    const saidMin = time.fixedMin + (time.secPerPiece * pieces) / 60;
+    const saidMin = workMinutes(step, pieces);
     if (tookMin <= saidMin) return step;
     if (saidMin === 0) return { ...step, time: { ...time, fixedMin: tookMin } };
     const factor = tookMin / saidMin;

@@ -10,6 +10,15 @@ const gramsOrNone = z.number().min(0).max(100000);
 const pct = z.number().min(0).max(100);
 const name = z.string().trim().min(1, { error: "a name" }).max(120);
 const few = z.int().min(1).max(2000);
+/** Pieces on whatever is no tray, where it is known. */
+const OTHER_CARRIERS = {
+  perBoard: few.optional(),
+  perSteamerTier: few.optional(),
+  perSteamerLoad: few.optional(),
+  perFryerLoad: few.optional(),
+  perPanLoad: few.optional(),
+  perFreezerTray: few.optional(),
+};
 /** Hours and months that something keeps. */
 const hours = z.number().min(0).max(2000);
 const months = z.number().min(0).max(36);
@@ -132,17 +141,7 @@ export const ItemSchema = withInformative(
         /** What its own steps said before they were made by rule: their times and heat stand for a recipe's. */
         says: z.string().max(20000).optional(),
         /** How many carriers and chambers take by the cook's word, where it is not as the piece's measures have it. */
-        ownCapacity: z
-          .object({
-            perTray: few.optional(),
-            perBoard: few.optional(),
-            perSteamerTier: few.optional(),
-            perSteamerLoad: few.optional(),
-            perFryerLoad: few.optional(),
-            perPanLoad: few.optional(),
-            perFreezerTray: few.optional(),
-          })
-          .optional(),
+        ownCapacity: z.object({ perTray: few.optional(), ...OTHER_CARRIERS }).optional(),
         /** What has no step as it is made now: the wash of what is fried. It is not in it, and comes back with its step. */
         finish: z.array(FinishSchema).max(50).optional(),
       })
@@ -231,12 +230,7 @@ export const ItemSchema = withInformative(
     capacity: withInformative(
       z.object({
         perTray: few,
-        perBoard: few.optional(),
-        perSteamerTier: few.optional(),
-        perSteamerLoad: few.optional(),
-        perFryerLoad: few.optional(),
-        perPanLoad: few.optional(),
-        perFreezerTray: few.optional(),
+        ...OTHER_CARRIERS,
         panDiameterMm: length.optional(),
       }),
       ["edgeMm", "gapMm", "freezerLayers", "note"],

@@ -5,6 +5,7 @@ import { isYeast } from "../ingredients/lookup";
 import { doughComponents } from "./desk";
 import type { Item } from "./schema";
 import { StepSchema, type Step } from "./step";
+import { workMinutes } from "./step-minutes";
 import { inOrder, without, withAfter } from "./step-order";
 
 /** What a cook can put between two steps. */
@@ -171,7 +172,7 @@ export function splitStep(item: Item, id: string): Result<{ item: Item; id: stri
   const step = item.steps.find((one) => one.id === id);
   if (!step) return fail({ code: "unknown", path: ["step"], got: id, wanted: "a step of this item" });
   const { time, rest, tend } = step;
-  if (!rest && time.fixedMin + (time.secPerPiece * item.base.pieces) / 60 < 2)
+  if (!rest && workMinutes(step, item.base.pieces) < 2)
     return fail({ code: "inconsistent", path: ["time"], got: time.fixedMin, wanted: "a step of two minutes at least" });
   // Whole minutes that either half lasts at least.
   const shortest = Math.floor((rest?.min ?? time.fixedMin) / 2);

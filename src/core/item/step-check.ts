@@ -1,11 +1,11 @@
 import { HEAT_KINDS, type Step } from "./step";
+import { workMinutes } from "./step-minutes";
 import type { Issue } from "../shared/issue";
 
 const isHeated = (step: Step): boolean => (HEAT_KINDS as readonly string[]).includes(step.kind);
 
 /** Minutes that a step lasts at least with so many pieces: what is timed, or the least of a rest. */
-const lasts = (step: Step, pieces: number): number =>
-  step.rest ? step.rest.max : Math.ceil(step.time.fixedMin + (step.time.secPerPiece * pieces) / 60 - 1e-9);
+const lasts = (step: Step, pieces: number): number => (step.rest ? step.rest.max : Math.ceil(workMinutes(step, pieces) - 1e-9));
 
 /**
  * What a step says of itself that cannot be: heat for no time, hands before it begins or after it has ended.

@@ -2,13 +2,11 @@ import type { Step } from "./step";
 
 type Link = Step["after"][number];
 
-/** The links with another in the place of those to one step. */
+/** The links with others in the place of those to one step, none twice: those that were there stand. */
 const relinked = (after: readonly Link[], from: string, to: (link: Link) => readonly Link[]): Link[] => {
   const kept = after.filter((link) => link.step !== from);
-  const known = new Set(kept.map((link) => link.step));
-  return [...kept, ...after.filter((link) => link.step === from).flatMap(to)].filter(
-    (link, i, all) => (i < kept.length || !known.has(link.step)) && all.findIndex((other) => other.step === link.step) === i,
-  );
+  const all = [...kept, ...after.filter((link) => link.step === from).flatMap(to)];
+  return all.filter((link, i) => all.findIndex((other) => other.step === link.step) === i);
 };
 
 /** The steps without one of them: what came after it comes after what it came after. */

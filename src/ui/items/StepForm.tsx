@@ -42,11 +42,12 @@ export function StepForm({ item, id, onChange, onOpen }: Props) {
   const [refused, setRefused] = useState<string | undefined>(undefined);
   const step = item.steps.find((s) => s.id === id);
   if (!step) return null;
-  const edit = (change: StepEdit) => {
-    const next = editStep(item, id, change);
+  /** Takes what a change comes to, or says why it is refused. */
+  const take = <T,>(next: Result<T>, onTaken: (value: T) => void) => {
     setRefused(next.ok ? undefined : issueText(next.issues[0], "This step"));
-    if (next.ok) onChange(next.value);
+    if (next.ok) onTaken(next.value);
   };
+  const edit = (change: StepEdit) => take(editStep(item, id, change), onChange);
   const field = (label: string, value: number | undefined, key: keyof StepEdit, width = 130) => (
     <NumberField
       label={label}
@@ -62,16 +63,11 @@ export function StepForm({ item, id, onChange, onOpen }: Props) {
       return setRefused(`Heat is ${value}; expected °C: ${value} °F would be ${Math.round(((value - 32) * 5) / 9)} °C`);
     edit({ ovenC: Math.round(celsius * 10) / 10 });
   };
-  const place = (next: Result<Item>) => {
-    setRefused(next.ok ? undefined : issueText(next.issues[0], "This step"));
-    if (next.ok) onChange(next.value);
-  };
-  const grow = (next: Result<{ item: Item; id: string }>, opens: boolean) => {
-    setRefused(next.ok ? undefined : issueText(next.issues[0], "This step"));
-    if (!next.ok) return;
-    onChange(next.value.item);
-    if (opens) onOpen(next.value.id);
-  };
+  const add = (what: Addable) =>
+    take(addStep(item, id, what), (added) => {
+      onChange(added.item);
+      onOpen(added.id);
+    });
   const stated = step.rest?.target ?? step.time.fixedMin;
   const took = step.tookMin;
   return (
@@ -117,20 +113,24 @@ export function StepForm({ item, id, onChange, onOpen }: Props) {
               Add after it:
             </Box>
             {addableAfter(step).map((what) => (
-              <Button key={what} size="small" variant="outlined" onClick={() => grow(addStep(item, id, what), true)}>
+              <Button key={what} size="small" variant="outlined" onClick={() => add(what)}>
                 {ADD_WORD[what]}
               </Button>
             ))}
           </>
         )}
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, ml: { sm: "auto" } }}>
-          <Button size="small" disabled={!canMove(item, id, "earlier")} onClick={() => place(moveStep(item, id, "earlier"))}>
+          <Button
+            size="small"
+            disabled={!canMove(item, id, "earlier")}
+            onClick={() => take(moveStep(item, id, "earlier"), onChange)}
+          >
             Earlier
           </Button>
-          <Button size="small" disabled={!canMove(item, id, "later")} onClick={() => place(moveStep(item, id, "later"))}>
+          <Button size="small" disabled={!canMove(item, id, "later")} onClick={() => take(moveStep(item, id, "later"), onChange)}>
             Later
           </Button>
-          <Button size="small" onClick={() => grow(splitStep(item, id), false)}>
+          <Button size="small" onClick={() => take(splitStep(item, id), (split) => onChange(split.item))}>
             In two
           </Button>
           <Button

@@ -11,6 +11,7 @@ import type { Choices, Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
 import type { Path } from "@/core/item/step";
 import { resolveItem } from "@/core/item/resolve";
+import { handsMinutes } from "@/core/item/step-minutes";
 import { VERB } from "@/core/plan/task-text";
 import { lengthText } from "@/core/shared/clock";
 
@@ -55,19 +56,8 @@ const grams = (g: number): string => `${Math.round(g * 10) / 10} g`;
 /** Hands-on and tending minutes of one base batch for the table, at an intermediate pace. */
 export function handsOnMinutes(item: Item, choices: Choices = {}): number {
   const steps = resolveItem(item, choices, "base").steps.filter((step) => step.path.includes("fresh"));
-  return Math.round(
-    steps.reduce(
-      (total, step) =>
-        total +
-        (step.attention === "hands-on"
-          ? minutesOf(step, item.base.pieces)
-          : (step.tend ?? []).reduce((sum, t) => sum + t.minutes, 0)),
-      0,
-    ),
-  );
+  return Math.round(handsMinutes(steps, item.base.pieces));
 }
-
-const minutesOf = (step: Step, pieces: number): number => step.time.fixedMin + (step.time.secPerPiece * pieces) / 60;
 
 export interface StepRow {
   readonly id: string;

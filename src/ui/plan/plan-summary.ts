@@ -42,11 +42,26 @@ export interface PlanSummary {
   readonly cooks: readonly CookUse[];
 }
 
+/** The first and the last minute at which something is done; undefined where nothing is. */
+function spanOf({ solution }: Plan): { readonly firstStart: number; readonly lastEnd: number } | undefined {
+  if (solution.tasks.length === 0) return undefined;
+  return {
+    firstStart: Math.min(...solution.tasks.map((task) => task.start)),
+    lastEnd: Math.max(...solution.tasks.map((task) => task.end)),
+  };
+}
+
+/** Whether a plan runs over more than one day: then times are said with theirs. */
+export function isOverDays(plan: Plan): boolean {
+  const span = spanOf(plan);
+  return span !== undefined && dayNumber(plan, span.firstStart) !== dayNumber(plan, span.lastEnd - 1);
+}
+
 /** What the strip at the top says of a plan; undefined where there is nothing to do. */
 export function summarise(plan: Plan): PlanSummary | undefined {
-  if (plan.solution.tasks.length === 0) return undefined;
-  const firstStart = Math.min(...plan.solution.tasks.map((task) => task.start));
-  const lastEnd = Math.max(...plan.solution.tasks.map((task) => task.end));
+  const span = spanOf(plan);
+  if (!span) return undefined;
+  const { firstStart, lastEnd } = span;
   const hands = handsIn(plan, firstStart, lastEnd);
   const cooks = plan.day.cooks.map(({ id, name }, k): CookUse => ({
     id,
@@ -57,7 +72,7 @@ export function summarise(plan: Plan): PlanSummary | undefined {
   return {
     firstStart,
     lastEnd,
-    severalDays: dayNumber(plan, firstStart) !== dayNumber(plan, lastEnd - 1),
+    severalDays: isOverDays(plan),
     cooks,
   };
 }

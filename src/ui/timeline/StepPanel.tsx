@@ -20,7 +20,7 @@ import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
 import { ShapeStages } from "../kit/ShapeStages";
 import { useTicks } from "../kit/use-stored";
-import { momentText, summarise } from "../plan/plan-summary";
+import { isOverDays, momentText } from "../plan/plan-summary";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { RunsLate } from "./RunsLate";
@@ -110,7 +110,7 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
         </IconButton>
       </Box>
       <Box sx={{ my: 1.25, fontWeight: 650 }}>
-        {momentText(plan, placed.start, summarise(plan)?.severalDays ?? false, clock)} – {clock(placed.end)}{" "}
+        {momentText(plan, placed.start, isOverDays(plan), clock)} – {clock(placed.end)}{" "}
         <Soft>({lengthText(placed.end - placed.start)})</Soft>
         {target && placed.end <= target.minute && (
           <Box sx={{ fontWeight: 400, color: COLOUR.soft, fontSize: "0.85rem" }}>

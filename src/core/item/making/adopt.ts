@@ -1,18 +1,16 @@
 import { OURS, type Catalogue } from "../../ingredients/own";
-import type { Component, Item } from "../schema";
-import { doughComponents } from "../desk";
+import type { Item } from "../schema";
 import { resolveItem } from "../resolve";
 import { isHeat, type Step } from "../step";
+import { workMinutes } from "../step-minutes";
 import { makeItem, type Made } from "./make-item";
-import { RecipeInputSchema } from "./recipe-input";
+import { recipeOf } from "./remake";
 import { setCapacity, CARRIERS } from "./settle";
 
 /** A rest so long is a night, min. */
 const NIGHT_MIN = 360;
 
-const lineOf = ({ name, grams }: Component): string => `${grams} g ${name}`;
-const minutesOf = (step: Step, pieces: number): number =>
-  Math.max(1, Math.round(step.rest?.target ?? step.time.fixedMin + (step.time.secPerPiece * pieces) / 60));
+const minutesOf = (step: Step, pieces: number): number => Math.max(1, Math.round(step.rest?.target ?? workMinutes(step, pieces)));
 const lengthOf = (minutes: number): string => (minutes >= NIGHT_MIN ? "overnight" : `${minutes} min`);
 
 /** What a step says in a sentence that can be read again: what is done, how long, how hot. Undefined where that says nothing of the kind of thing. */
@@ -71,18 +69,10 @@ function textOf(item: Item): string[] {
  */
 export function byRule(item: Item, catalogue: Catalogue = OURS): Made | undefined {
   if (item.making || (item.filling.variants ?? []).length > 0) return undefined;
-  const recipe = RecipeInputSchema.safeParse({
-    name: item.name,
-    makes: Math.min(2000, item.base.pieces),
-    dough: doughComponents(item).map(lineOf),
-    fillings: item.filling.components.length > 0 ? [{ lines: item.filling.components.map(lineOf) }] : [],
-    finish: item.finish.flatMap(({ components }) => components.map(lineOf)),
-    method: textOf(item),
-    measures: item.measures,
-  });
-  if (!recipe.success) return undefined;
+  const recipe = recipeOf(item, { says: textOf(item).join("\n") }, catalogue);
+  if (!recipe.ok) return undefined;
   const isBlind = freshSteps(item).some(({ kind }) => kind === "blind-bake");
-  const made = makeItem(recipe.data, { taken: [], catalogue, ...(isBlind && { method: "blind" as const }) });
+  const made = makeItem(recipe.value, { taken: [], catalogue, ...(isBlind && { method: "blind" as const }) });
   return made.ok ? made.value : undefined;
 }
 

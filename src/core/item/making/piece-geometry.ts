@@ -5,7 +5,7 @@ import type { Dough } from "./doughs";
 import { spaceOf, type Shape } from "./shapes";
 
 /** g/ml of dough, and of a closed piece. */
-const DOUGH_DENSITY = 1.2;
+export const DOUGH_DENSITY = 1.2;
 const PIECE_DENSITY = 1.05;
 /** Sizes for which an item's capacities hold, mm and ml: see `kitchen/capacity`. */
 const TRAY = [400, 300] as const;

@@ -4,16 +4,13 @@ import type { System } from "../../quantities/unit-table";
 import { isFrozen } from "../paper/bought";
 import { brushedWith } from "../paper/brushed";
 import { expandLine, isCount, withoutMore } from "../paper/inline";
-import { readPaper, sentencesOf, type Paper } from "../paper/sections";
+import { knownIn, readPaper, sentencesOf, type Paper } from "../paper/sections";
 import { fillingsOf, linesOf, methodId, type RecipeInput } from "./recipe-input";
 
 /** A recipe by its parts, as it stands in the document or is read from its text. */
 export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogue): Paper {
   const read = recipe.text === undefined ? undefined : readPaper(recipe.text, system, catalogue);
-  const isKnown = (words: string) => {
-    const { found } = readLine(words, system, catalogue.index);
-    return found !== undefined && found.strange.length === 0;
-  };
+  const isKnown = knownIn(system, catalogue);
   const readAll = (lines: readonly string[]) =>
     lines
       .flatMap((line) => expandLine(line, () => false, isKnown))

@@ -35,8 +35,11 @@ const lineOf = ({ name, grams, ingredient }: Component, catalogue: Catalogue): s
   return `${grams} g ${known ?? name}`;
 };
 
-/** An item as the recipe that it would be made from now; undefined for one that was not made by rule. */
-function recipeOf(item: Item, making: Making, catalogue: Catalogue): Result<RecipeInput> {
+/**
+ * An item as the recipe that it would be made from now.
+ * @param making what is known of it by rule; what is not is read from its lines and its words
+ */
+export function recipeOf(item: Item, making: Partial<Making>, catalogue: Catalogue): Result<RecipeInput> {
   const write = (lines: readonly Component[]) => lines.map((line) => lineOf(line, catalogue));
   const parsed = RecipeInputSchema.safeParse({
     name: item.name,
@@ -49,7 +52,7 @@ function recipeOf(item: Item, making: Making, catalogue: Catalogue): Result<Reci
     ),
     method: making.says ?? item.written?.method ?? "",
     family: making.family,
-    ...(shapeOf(making.shape) && { shape: making.shape }),
+    ...(making.shape !== undefined && shapeOf(making.shape) && { shape: making.shape }),
     measures: item.measures,
   });
   return parsed.success

@@ -1,4 +1,5 @@
 import type { Step } from "../step";
+import { handsMinutes, workMinutes } from "../step-minutes";
 import { generateSteps } from "./generate";
 import type { Making } from "./making";
 import { SCHOOLS, withChoices, type SchoolChoices } from "./schools";
@@ -32,16 +33,6 @@ export interface SchoolOffer {
 }
 
 const isFresh = ({ path }: Step): boolean => path.includes("fresh");
-const worked = ({ time }: Step, pieces: number): number => time.fixedMin + (time.secPerPiece * pieces) / 60;
-
-/** Minutes of hands that steps take for so many pieces, looks included. */
-const handsOf = (steps: readonly Step[], pieces: number): number =>
-  steps.reduce(
-    (sum, step) =>
-      sum +
-      (step.attention === "hands-on" ? worked(step, pieces) : (step.tend ?? []).reduce((all, look) => all + look.minutes, 0)),
-    0,
-  );
 
 /** Minutes from the first step to the last along the longest chain. */
 function leadOf(steps: readonly Step[], pieces: number): number {
@@ -57,7 +48,7 @@ function leadOf(steps: readonly Step[], pieces: number): number {
         return before ? endOf(before) + (link.minGapMin ?? 0) : 0;
       }),
     );
-    const end = begins + (step.rest?.target ?? worked(step, pieces));
+    const end = begins + (step.rest?.target ?? workMinutes(step, pieces));
     ends.set(step.id, end);
     return end;
   };
@@ -69,7 +60,7 @@ function effectOf(now: readonly Step[], then: readonly Step[], pieces: number): 
   const has = new Set(then.map((step) => step.id));
   const plain = ({ sources: _sources, after: _after, ...step }: Step) => JSON.stringify(step);
   return {
-    handsMin: Math.round(handsOf(then, pieces) - handsOf(now, pieces)),
+    handsMin: Math.round(handsMinutes(then, pieces) - handsMinutes(now, pieces)),
     leadMin: Math.round(leadOf(then, pieces) - leadOf(now, pieces)),
     added: then.filter((step) => !had.has(step.id)),
     removed: now.filter((step) => !has.has(step.id)),

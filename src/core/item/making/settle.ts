@@ -16,7 +16,8 @@ export const CARRIERS = [
 ] as const satisfies readonly (keyof Capacity)[];
 export type Carrier = (typeof CARRIERS)[number];
 
-function madeOf({ making, piece }: Item): { shape: Shape; dough: Dough } | undefined {
+/** Shape and dough of an item that was made by rule, rolled as thick as the cook has it; undefined for any other. */
+export function madeOf({ making, piece }: Item): { shape: Shape; dough: Dough } | undefined {
   const shape = making && shapeOf(making.shape);
   const family = FAMILY_IDS.find((id) => id === making?.family);
   if (!shape || !family) return undefined;

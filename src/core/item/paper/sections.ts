@@ -67,6 +67,14 @@ function isDone(line: string, reading: Reading): boolean {
   return verbs && (/[.。!]\s*$/.test(line) || line.split(/\s+/).length > 5) && !/^\s*[\d¼½¾⅓⅔]/.test(line);
 }
 
+/** Whether some words name an ingredient by themselves, with nothing strange beside it. */
+export const knownIn =
+  (system: System, catalogue: Catalogue) =>
+  (words: string): boolean => {
+    const { found } = readLine(words, system, catalogue.index);
+    return found !== undefined && found.strange.length === 0;
+  };
+
 /**
  * Divides a recipe into its parts by its headings; without headings by the order in which things stand and by what they are: flour,
  * yeast and what wets them are a dough.
@@ -83,10 +91,7 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
     const heading = headingOf(line);
     return heading !== undefined && heading !== "method";
   };
-  const isKnown = (words: string): boolean => {
-    const { found } = readLine(words, system, catalogue.index);
-    return found !== undefined && found.strange.length === 0;
-  };
+  const isKnown = knownIn(system, catalogue);
   const lines = text.split(/\r\n|\r|\n/).flatMap((line) => expandLine(line.trim(), isPart, isKnown));
   for (const [k, line] of lines.entries()) {
     if (line === "") {

@@ -1,6 +1,7 @@
 import { carriersOf, sharesOf, type Work } from "../../batching/work";
 import type { Item } from "../../item/schema";
 import type { Step } from "../../item/step";
+import { workMinutes } from "../../item/step-minutes";
 import { chambersAt, isChamber } from "../../kitchen/equipment";
 import type { Kitchen } from "../../kitchen/schema";
 import { sizesOf } from "../../kitchen/sizes";
@@ -40,7 +41,7 @@ export class StepTable {
 
 /** Where the length of a work comes from. `byHand`: the step is the recipe's alternative without a machine. */
 export function sourceOf({ step, item }: Work, byHand: boolean, window: RestWindow | undefined): DurationSource {
-  const planned = step.rest ? step.rest.target : step.time.fixedMin + (step.time.secPerPiece * item.base.pieces) / 60;
+  const planned = step.rest ? step.rest.target : workMinutes(step, item.base.pieces);
   if (step.tookMin !== undefined && Math.abs(planned - step.tookMin) < 1e-6) return "took-here";
   if (byHand) return "by-hand";
   const { rest } = step;

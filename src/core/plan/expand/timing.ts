@@ -4,6 +4,7 @@ import { chamberOf, usesEquipment } from "../../kitchen/capacity";
 import { roomAt } from "../../kitchen/room";
 import type { Step } from "../../item/step";
 import { isHeat } from "../../item/step";
+import { workMinutes } from "../../item/step-minutes";
 import { type Cook, type Kitchen } from "../../kitchen/schema";
 import { paceOf } from "../../kitchen/pace";
 import { piecesIn, type Work } from "../../batching/work";
@@ -30,21 +31,18 @@ export function stepHere(step: Step, kitchen: Kitchen): Step {
   };
 }
 
-/** Minutes of a timed step for a number of pieces at intermediate skill, not rounded. */
-const plainMinutes = (step: Step, pieces: number) => step.time.fixedMin + (step.time.secPerPiece * pieces) / 60;
-
 /** Whether skill changes how long a step takes: hands-on work, but not heat and not a mixer's run. */
 export const scalesWithSkill = (step: Step): boolean =>
   step.attention === "hands-on" && !isHeat(step) && !usesEquipment(step, "mixer");
 
 /** Whole minutes that each of these cooks takes for a timed step, 1 at the least where it is hands-on. */
 export function minutesByCook(work: Work, cooks: readonly Cook[]): number[] {
-  const plain = plainMinutes(work.step, piecesIn(work));
+  const plain = workMinutes(work.step, piecesIn(work));
   return cooks.map((cook) => Math.max(1, up(plain * (scalesWithSkill(work.step) ? paceOf(cook) : 1))));
 }
 
 /** Whole minutes of a timed step that nobody's pace changes. */
-export const fixedMinutes = (work: Work): number => Math.max(1, up(plainMinutes(work.step, piecesIn(work))));
+export const fixedMinutes = (work: Work): number => Math.max(1, up(workMinutes(work.step, piecesIn(work))));
 
 /** A tend of a task: from the start (≥ 0) or the end (< 0), and how long each of the cooks takes. */
 export interface Tend {

@@ -1,8 +1,7 @@
 import { reach } from "./marks";
 import { measuresOf, type Measures, type Piece } from "./measures";
 import type { Item } from "../../schema";
-import { DOUGHS, FAMILY_IDS } from "../doughs";
-import { shapeOf } from "../shapes";
+import { madeOf } from "../settle";
 import { cased } from "./cased";
 import { halfMoon } from "./folded";
 import { filledAfter, gathered } from "./gathered";
@@ -88,17 +87,9 @@ export function draw(piece: Piece): Drawing {
 
 /** How an item's pieces are formed; undefined for one that was not made by rule, whose shape is only told in words. */
 export function drawingOf(item: Item): Drawing | undefined {
-  const { making, piece } = item;
-  const shape = making && shapeOf(making.shape);
-  const family = FAMILY_IDS.find((id) => id === making?.family);
-  if (!shape || !family || piece.doughG === 0 || !piece.footprintMm) return undefined;
-  return draw({
-    shape,
-    dough: DOUGHS[family],
-    doughG: piece.doughG,
-    fillingG: piece.fillingG,
-    footprintMm: [piece.footprintMm[0], piece.footprintMm[1]],
-    ...(piece.thicknessMm !== undefined && { thicknessMm: piece.thicknessMm }),
-    vented: item.steps.some(({ kind, part }) => kind === "dock" && part === "piece"),
-  });
+  const made = madeOf(item);
+  const { doughG, fillingG, footprintMm } = item.piece;
+  if (!made || doughG === 0 || !footprintMm) return undefined;
+  const vented = item.steps.some(({ kind, part }) => kind === "dock" && part === "piece");
+  return draw({ ...made, doughG, fillingG, footprintMm: [footprintMm[0], footprintMm[1]], vented });
 }

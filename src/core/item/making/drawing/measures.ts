@@ -1,9 +1,9 @@
 import { disc } from "../../../quantities/geometry";
 import type { Dough } from "../doughs";
+import { DOUGH_DENSITY } from "../piece-geometry";
 import type { Shape } from "../shapes";
 
 /** g/ml. */
-const DOUGH_DENSITY = 1.2;
 const FILLING_DENSITY = 1;
 
 /** What a drawing is made from. */
@@ -14,8 +14,6 @@ export interface Piece {
   readonly fillingG: number;
   /** The finished piece as it lies, mm. */
   readonly footprintMm: readonly [number, number];
-  /** As it is rolled, where it is not as usual for the dough, mm. */
-  readonly thicknessMm?: number;
   /** It is opened for steam before the oven. */
   readonly vented: boolean;
 }
@@ -35,9 +33,8 @@ export interface Measures {
   readonly width: number;
 }
 
-export function measuresOf({ dough, doughG, fillingG, footprintMm, ...piece }: Piece): Measures {
-  const [centre, rimMm] = dough.thicknessMm;
-  const thicknessMm = piece.thicknessMm ?? centre;
+export function measuresOf({ dough, doughG, fillingG, footprintMm }: Piece): Measures {
+  const [thicknessMm, rimMm] = dough.thicknessMm;
   const grams = Math.max(1, doughG);
   const round = disc({ massG: grams, thicknessMm, density: DOUGH_DENSITY });
   const areaMm2 = (grams / DOUGH_DENSITY / thicknessMm) * 1000;

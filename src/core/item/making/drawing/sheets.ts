@@ -196,7 +196,6 @@ export function parcel(m: Measures): Stage[] {
       id: "fold",
       words: "Two sides over the filling, one over the other by 25 mm.",
       marks: [
-        mark("dough", rectangle(l, side)),
         mark("lying", rectangle(l, side, [0, 0])),
         mark("seen-through", rectangle(inside, inside, [0, 0], 4)),
         mark(
