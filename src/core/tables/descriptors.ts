@@ -10,7 +10,7 @@ raw cooked uncooked ripe unripe overripe green-ripe young old tender firm soft s
 chopped minced ground diced dice cubed cubes sliced slices shredded grated mashed crushed crumbled torn cut quartered halved
 julienned finely coarsely roughly thinly thickly thin thick fine coarse peeled unpeeled seeded deseeded pitted stoned cored
 trimmed washed rinsed drained squeezed dried well melted browned toasted roasted fried grilled blistered blanched boiled
-steamed baked poached pickled smoked salted unsalted sweetened unsweetened plain natural organic free-range wild farmed
+steamed baked poached scalded simmered stewed braised pickled smoked salted unsalted sweetened unsweetened plain natural organic free-range wild farmed
 local good quality best bought homemade home-made store-bought shop-bought ready ready-made prepared leftover
 boneless skinless skin-on bone-in skin bone fat lean fatty low-fat full-fat reduced-fat nonfat fat-free skim skimmed
 extra virgin cold-pressed refined unrefined pure light dark black white red green yellow brown golden orange purple pink blue

@@ -34,6 +34,7 @@ const ABOUT: Readonly<Record<MissingFigure["about"], string>> = {
   line: "A line",
   "filling-over": "Left over",
   beside: "Beside it",
+  "two-values": "Two values",
 };
 
 /** What kind of thing a recipe is: the proposal with its reason, changed with one press; and what it does not say. */

@@ -4,7 +4,7 @@ import { freezesRaw, type Making } from "./making";
 import { dividing, doughSteps } from "./steps/dough-steps";
 import { fillingSteps } from "./steps/filling-steps";
 import { frozenSteps } from "./steps/frozen-steps";
-import { blindSteps, heatFigures, heatStep, servingSteps } from "./steps/heat-steps";
+import { blindSteps, firstHeat, heatFigures, heatStep, servingSteps } from "./steps/heat-steps";
 import { formingSteps, SECOND_COAT } from "./steps/piece-steps";
 import { byHand, type StepInput } from "./steps/step-input";
 
@@ -49,7 +49,16 @@ export function generateSteps(making: Making): Step[] {
   });
   const serving = servingSteps(making, "heat", lastFilling, path);
   const frozen = frozenSteps(making, serving.finished);
-  const all = [...doughPart, ...fillingPart, ...divided, ...forming.steps, ...before, heat, ...serving.steps, ...frozen];
+  const all = [
+    ...doughPart,
+    ...fillingPart,
+    ...divided,
+    ...forming.steps,
+    ...before,
+    ...firstHeat(making, heat),
+    ...serving.steps,
+    ...frozen,
+  ];
   // A step that only what is frozen raw passes by, or that has no freezer to go to, is on no such path.
   const toFreezer = frozen.length > 0;
   return all

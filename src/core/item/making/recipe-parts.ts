@@ -4,17 +4,18 @@ import type { System } from "../../quantities/unit-table";
 import { isFrozen } from "../paper/bought";
 import { brushedWith } from "../paper/brushed";
 import { expandLine, isCount, withoutMore } from "../paper/inline";
-import { knownIn, readPaper, sentencesOf, type Paper } from "../paper/sections";
+import { asNamed, knownIn, readPaper, sentencesOf, withTold, type Paper } from "../paper/sections";
 import { fillingsOf, linesOf, methodId, type RecipeInput } from "./recipe-input";
 
 /** A recipe by its parts, as it stands in the document or is read from its text. */
 export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogue): Paper {
   const read = recipe.text === undefined ? undefined : readPaper(recipe.text, system, catalogue);
   const isKnown = knownIn(system, catalogue);
+  const readOne = (line: string) => readLine(line, system, catalogue.index);
   const readAll = (lines: readonly string[]) =>
     lines
       .flatMap((line) => expandLine(line, () => false, isKnown))
-      .map((line) => readLine(withoutMore(line), system, catalogue.index));
+      .flatMap((line) => asNamed(readOne(withoutMore(line)), readOne));
   const own = fillingsOf(recipe.fillings).map(({ name, lines }) => ({
     name,
     lines: readAll(lines).filter(({ heading }) => !heading),
@@ -23,7 +24,7 @@ export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogu
   const method = [...steps, ...(read?.method ?? [])];
   const brushed = brushedWith(method);
   const finish = [...readAll(linesOf(recipe.finish)), ...(read?.finish ?? [])];
-  return {
+  const listed: Paper = {
     dough: [...readAll(linesOf(recipe.dough)).filter(({ heading }) => !heading), ...(read?.dough ?? [])],
     fillings: [...own, ...(read?.fillings ?? [])],
     finish: finish.length > 0 ? finish : readAll(brushed.lines),
@@ -31,6 +32,7 @@ export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogu
     beside: read?.beside ?? [],
     method,
   };
+  return withTold(listed, readOne);
 }
 
 /** Pieces that are bought frozen and only cooked: "24 frozen dumplings". */

@@ -29,7 +29,8 @@ import { heatFigures, type HeatFigures } from "./steps/heat-steps";
 
 /** Something that a recipe does not say, with what is usual and what was taken meanwhile. */
 export interface MissingFigure {
-  readonly about: "family" | "method" | "shape" | "filling" | "pieces" | "heat" | "minutes" | "line" | "filling-over" | "beside";
+  readonly about:
+    "family" | "method" | "shape" | "filling" | "pieces" | "heat" | "minutes" | "line" | "filling-over" | "beside" | "two-values";
   readonly text: string;
   readonly usual?: string;
   readonly taken?: string;
@@ -97,6 +98,38 @@ const boughtLine = ({ name, text }: Reading, pieces: number): Component => ({
   grams: BOUGHT_PIECE_G * pieces,
   text: text.slice(0, 300),
 });
+
+/** What a recipe gives two values for: both are kept. Of times the longer is planned with, since everything after it waits. */
+function twoValues(read: Making["says"]): MissingFigure[] {
+  const stages = [
+    [read.firstRest, "the first rest"],
+    [read.formedRest, "the rest of formed pieces"],
+    [read.fillingCook, "cooking the filling"],
+    [read.fillingSet, "the rest of the filling"],
+    [read.knead, "kneading"],
+    [read.heat, "the heat"],
+  ] as const;
+  return stages.flatMap(([said, what]): MissingFigure[] => [
+    ...(said?.length?.twice
+      ? [
+          {
+            about: "two-values" as const,
+            text: `two times for ${what}: ${said.length.least} and ${said.length.most} min`,
+            taken: `${said.length.most} min`,
+          },
+        ]
+      : []),
+    ...(said?.otherC !== undefined
+      ? [
+          {
+            about: "two-values" as const,
+            text: `two settings for ${what}: ${said.celsius} and ${said.otherC} °C`,
+            taken: `${said.celsius} °C`,
+          },
+        ]
+      : []),
+  ]);
+}
 
 /** Whether a recipe's minutes and degrees hold for a way of finishing: those of an oven are none for oil. */
 const heatIsFor = (method: MethodId, own: MethodId): boolean => method === own || (isBaked(method) && isBaked(own));
@@ -232,7 +265,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
       ]) !== undefined && family.value === "EY",
     coldStart: says(whole, ["cold pan", "cold start", "from frozen", "frozen"]) !== undefined,
     ...(read.fillingCook?.celsius !== undefined && { roastC: read.fillingCook.celsius }),
-    says: heatIsFor(method.value, ownMethod.value) ? read : { ...read, heat: undefined, blind: undefined },
+    says: heatIsFor(method.value, ownMethod.value) ? read : { ...read, heat: undefined, heatFirst: undefined, blind: undefined },
   };
   const making = withChoices(plain, options.choices ?? {});
   const figures = heatFigures(making);
@@ -250,6 +283,8 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
       usual: `${figures.usualMin[0]} to ${figures.usualMin[1]} min`,
       taken: `${figures.minutes} min`,
     });
+
+  gaps.push(...twoValues(making.says));
 
   return ok({
     family,

@@ -1,3 +1,5 @@
+import { VERBS } from "./words";
+
 /** Where an amount begins: figures, fractions, words for one. */
 const AMOUNT =
   /^\s*(?:about |ca\.? |approx\.? |etwa |environ |unos? |circa )?(?:[\d¼½¾⅓⅔⅛]|(?:an?|one|two|three|half|ein(?:e|en)?|une?|una?|uno|pinch|prise|pincée|pizca|pizzico)\b)/iu;
@@ -63,14 +65,18 @@ export function expandLine(line: string, isHeading: (line: string) => boolean, i
   // "2. Knead, 8 to 10 minutes" is a step with a number, and minutes are no amount of anything.
   if (/^\s*\d{1,2}\s*[.)]\s/u.test(line)) return [line];
   const amounts = partsOf(line).filter((part) => FIGURE.test(part) && !TIME.test(part)).length;
-  return FIGURE.test(line) && amounts >= 2 ? itemsOf(line, isKnown) : [line];
+  return FIGURE.test(line) && amounts >= 2 && !isTold(line) ? itemsOf(line, isKnown) : [line];
 }
+
+/** A sentence that tells what is done, and no list. */
+const isTold = (line: string): boolean =>
+  /[.!?]\s+\p{Lu}/u.test(line) || (/[.!]\s*$/.test(line) && Object.values(VERBS).some((verb) => verb.test(line)));
 
 const FLOUR = /\b(?:flours?|mehl|farine|harina|farina|un|mąk[ai]|bloem|maida|atta|tepung)\b/iu;
 
 /** "Makes 16", "For 12 tarts", "Ergibt ca. 20 Stück": how many it makes, and no ingredient. */
 export const isCount = (line: string): boolean =>
-  /^(?:makes|yields?|serves|for|ergibt|für|pour|para|per|makes about)\s+(?:about |approx\.? |ca\.? |etwa |environ |unos |circa )?\d{1,3}(?:\s*[-–]\s*\d{1,3})?(?:\s+\p{L}+){0,3}\s*[:.]?$/iu.test(
+  /^(?:makes|yields?|serves|for|ergibt|für|pour|para|per|makes about)\s+(?:about |approx\.? |ca\.? |etwa |environ |unos |circa )?\d{1,3}(?:\s*[-–]\s*\d{1,3})?(?:\s+\p{L}+){0,3}(?:\s*\([^)]*\))?\s*[:.]?$/iu.test(
     line.trim(),
   ) && !/\d\s*(?:g|kg|ml|l|cups?|tbsp|tsp|el|tl)\b/iu.test(line);
 

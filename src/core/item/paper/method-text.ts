@@ -1,5 +1,5 @@
 import { readOvenTemperature } from "../../quantities/oven-text";
-import { lengthsIn, type Length } from "./times";
+import { DOUBT, lengthOf, lengthsIn, type Length } from "./times";
 import { VERBS, type Verb } from "./words";
 
 /** What a recipe's own words say of a stage: how long, how hot, in which sentence. */
@@ -8,6 +8,8 @@ export interface Said {
   readonly length?: Length;
   /** °C of a fan oven, or of the oil. */
   readonly celsius?: number;
+  /** Another setting that is said for the same thing; `celsius` is used. */
+  readonly otherC?: number;
 }
 
 /** The stages that a method names, each with its first mention that says the most. */
@@ -22,6 +24,8 @@ export interface MethodRead {
   readonly fillingCook?: Said;
   readonly fillingSet?: Said;
   readonly heat?: Said;
+  /** What it is heated with before that, at a setting of its own. */
+  readonly heatFirst?: Said;
   readonly blind?: Said;
   readonly sentences: readonly string[];
   /** Sentences in which nothing was recognised. */
@@ -32,7 +36,7 @@ const mentions = (sentence: string): Verb[] => (Object.keys(VERBS) as Verb[]).fi
 
 /** Temperatures in °C or °F in a sentence; gas marks; words for heat. */
 const TEMPERATURE =
-  /\d{2,3}(?:[.,]\d)?\s*(?:-|–|to|bis|à)?\s*\d{0,3}\s*(?:°|º|degrees?|grad|grados|gradi|derece|stopni|graden)\s*[cf]?\b|\b\d{3}\s*[cf]\b|\bgas(?: mark)?\s*[\d¼½]+/iu;
+  /\d{2,3}(?:[.,]\d)?\s*(?:-|–|to|bis|à)?\s*\d{0,3}\s*(?:°|º|degrees?|grad|grados|gradi|derece|stopni|graden)\s*[cf]?\b|\b\d{3}\s*[cf]\b|\bgas(?: mark)?\s*[\d¼½]+|(?<=\b(?:at|to|bei|auf|à|a)\s)[1-4]\d\d\b(?!\s*(?:[-–]\s*\d+\s*)?(?:g|kg|ml|l|mm|cm|min|minutes|pieces|grams?)\b)/iu;
 /** "A moderate oven" and its like, °C of a fan oven. */
 const OVEN_WORDS: readonly (readonly [RegExp, number])[] = [
   [/very hot oven|sehr heiße[nr]? ofen/iu, 220],
@@ -42,6 +46,19 @@ const OVEN_WORDS: readonly (readonly [RegExp, number])[] = [
   [/(?:low|slow|cool) oven/iu, 130],
 ];
 
+/** More than what one setting is by another scale, °C. */
+const OTHER_SETTING_C = 7;
+
+/** Settings of an oven in a sentence, °C with a fan, each once, in their order. */
+function settingsIn(sentence: string, fanLessC: number | undefined): number[] {
+  const all = [...sentence.matchAll(new RegExp(TEMPERATURE.source, "giu"))].flatMap((match) => {
+    const around = sentence.slice(match.index, match.index + match[0].length + 12);
+    const read = readOvenTemperature(/fan|umluft|ventil/iu.test(around) ? `${match[0]} fan` : match[0], fanLessC);
+    return read.ok ? [Math.round(read.value.fanC)] : [];
+  });
+  return all.filter((one, k) => all.findIndex((other) => Math.abs(other - one) <= OTHER_SETTING_C) === k);
+}
+
 function celsiusIn(sentence: string, fanLessC: number | undefined): number | undefined {
   const match = TEMPERATURE.exec(sentence);
   if (match) {
@@ -50,6 +67,17 @@ function celsiusIn(sentence: string, fanLessC: number | undefined): number | und
   }
   return OVEN_WORDS.find(([words]) => words.test(sentence))?.[1];
 }
+
+/** Another setting said of the same thing: "at 180 °C (my oven: 200 °C)". */
+function otherSetting(sentence: string, celsius: number | undefined, fanLessC: number | undefined): number | undefined {
+  if (celsius === undefined || !DOUBT.test(sentence)) return undefined;
+  const settings = settingsIn(sentence, fanLessC);
+  return settings.length === 2 ? settings.find((one) => Math.abs(one - celsius) > OTHER_SETTING_C) : undefined;
+}
+
+/** Where one stage of a bake ends and the next begins. */
+const THEN =
+  /\b(?:then|reduc(?:e|ing)|lower(?:ing)?|turn(?:ing)? (?:it |the oven |the heat )?down|drop|another|further|dann|danach|anschließend|puis|ensuite|luego|después|poi)\b/iu;
 
 /** °C of oil as it is written: no fan in it. */
 function oilIn(sentence: string): number | undefined {
@@ -83,8 +111,6 @@ function clausesOf(sentence: string): string[] {
       ]
     : [sentence];
 }
-
-const longestOf = (lengths: readonly Length[]): Length | undefined => [...lengths].sort((a, b) => b.most - a.most)[0];
 
 /** Whose stage a sentence is: by the words of what is in each part and not in the other. */
 export interface PartWords {
@@ -121,7 +147,7 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
   let isFormed = false;
   let cooksFilling = false;
   let preheatC: number | undefined;
-  for (const text of sentences.flatMap(clausesOf)) {
+  for (const text of sentences.flatMap(clausesOf).flatMap((clause) => stagesOf(clause, fanLessC))) {
     const done = withoutNots(text);
     const found = mentions(done);
     found.forEach((verb) => verbs.add(verb));
@@ -131,12 +157,15 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
       found.push("cookFilling");
     const is = (...any: readonly Verb[]) => any.some((verb) => found.includes(verb));
     const lengths = lengthsIn(text);
-    const say = (length: Length | undefined, celsius?: number): Said => ({
-      text,
-      ...(length && { length }),
-      ...(celsius !== undefined && { celsius }),
-    });
+    const length = lengthOf(text);
     const celsius = celsiusIn(text, fanLessC);
+    const otherC = otherSetting(text, celsius, fanLessC);
+    const say = (said: Length | undefined, heat?: number): Said => ({
+      text,
+      ...(said && { length: said }),
+      ...(heat !== undefined && { celsius: heat }),
+      ...(heat !== undefined && otherC !== undefined && { otherC }),
+    });
     if (PREHEAT.test(text) && celsius !== undefined) {
       preheatC = celsius;
       if (lengths.length === 0) continue;
@@ -147,29 +176,32 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     const perSide = /(?:a|per|each|on each|both) sides?|je seite|par face|por lado|per lato/iu.test(text) ? 2 : 1;
     const times = (length: Length | undefined): Length | undefined =>
       length && perSide > 1 ? { ...length, least: length.least * perSide, most: length.most * perSide } : length;
-    if (is("blind")) put("blind", say(longestOf(lengths), celsius));
-    else if (is("fry") && !filling) put("heat", say(times(longestOf(lengths)), oilIn(text)), true);
-    else if (is("bake") && filling && lengths.length > 0) put("fillingCook", say(longestOf(lengths), celsius));
+    if (is("blind")) put("blind", say(length, celsius));
+    else if (is("fry") && !filling) put("heat", say(times(length), oilIn(text)), true);
+    else if (is("bake") && filling && lengths.length > 0) put("fillingCook", say(length, celsius));
     else if (is("cookFilling") && resting && lengths.length > 1 && (filling || !ofDough(text))) {
       addCook(read, say(lengths[0]));
       put("fillingSet", say(lengths.at(-1)));
     } else if (is("cookFilling") && !filling && celsius !== undefined && celsius >= OVEN_C && lengths.length > 0)
-      put("heat", say(longestOf(lengths), celsius), true);
+      put("heat", say(length, celsius), true);
     else if (is("cookFilling") && !isFormed && lengths.length > 0 && (filling || !ofDough(text)) && !is("steam"))
-      addCook(read, say(longestOf(lengths)));
-    else if (is("steam") || (is("bake") && (celsius !== undefined || lengths.length > 0 || isFormed)))
-      put("heat", say(longestOf(lengths), celsius ?? preheatC), lengths.length > 0 || read.heat === undefined);
-    else if (isFormed && is("lid") && is("cookFilling") && lengths.length > 0) put("heat", say(longestOf(lengths)), true);
-    else if (is("dryPan", "pan") && !filling) put("heat", say(times(longestOf(lengths))), true);
+      addCook(read, say(length));
+    else if (isNext(text, read.heat, celsius, lengths)) {
+      read.heatFirst = read.heat;
+      read.heat = say(length, celsius);
+    } else if (is("steam") || (is("bake") && (celsius !== undefined || lengths.length > 0 || isFormed)))
+      put("heat", say(length, celsius ?? preheatC), lengths.length > 0 || read.heat === undefined);
+    else if (isFormed && is("lid") && is("cookFilling") && lengths.length > 0) put("heat", say(length), true);
+    else if (is("dryPan", "pan") && !filling) put("heat", say(times(length)), true);
     else if (resting && lengths.length > 0) {
-      if (ofFilling(text) && !ofDough(text) && !isFormed) put("fillingSet", say(longestOf(lengths)));
-      else put(isFormed ? "formedRest" : "firstRest", say(longestOf(lengths)));
+      if (ofFilling(text) && !ofDough(text) && !isFormed) put("fillingSet", say(length));
+      else put(isFormed ? "formedRest" : "firstRest", say(length));
     } else if (is("knead") && lengths.length > 0) {
       // Nobody kneads for so long: it stands.
       if (lengths[0].least > LONGEST_KNEADING) put("firstRest", say(lengths[0]));
       else put("knead", say(lengths[0]));
     } else if (read.heat !== undefined && read.heat.length === undefined && isFormed && lengths.length > 0)
-      put("heat", say(longestOf(lengths)));
+      put("heat", say(length));
     const isOven = celsius !== undefined && celsius >= OVEN_C && !filling;
     if (is("cookFilling") && !isFormed && !isOven && (filling || !ofDough(text)) && !is("pan", "steam")) cooksFilling = true;
     const isPot = /fill (?:a|the) (?:pan|pot|steamer|saucepan)/iu.test(text);
@@ -182,6 +214,29 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
   if (!read.heat && preheatC !== undefined) read.heat = { text: "", celsius: preheatC };
   return { ...read, verbs, cooksFilling: cooksFilling || read.fillingCook !== undefined, sentences, strange };
 }
+
+/** A bake at two settings in one sentence is said of two stages: "30 min at 200 °C, then 60 min at 170 °C". */
+function stagesOf(clause: string, fanLessC: number | undefined): string[] {
+  if (DOUBT.test(clause) || !VERBS.bake.test(clause) || settingsIn(clause, fanLessC).length !== 2) return [clause];
+  const cut = THEN.exec(clause)?.index;
+  if (cut === undefined) return [clause];
+  const [first, second] = [clause.slice(0, cut), clause.slice(cut)].map((part) =>
+    part.replace(/[,;\s]+(?:and\s*)?$/iu, "").trim(),
+  );
+  const isOne = (part: string) => settingsIn(part, fanLessC).length === 1;
+  if (!isOne(first) || !isOne(second) || lengthsIn(first).length === 0 || PREHEAT.test(first)) return [clause];
+  return [first, VERBS.bake.test(second) ? second : `${second}, in the oven`];
+}
+
+/** Whether a sentence goes on with a bake at another setting. */
+const isNext = (text: string, before: Said | undefined, celsius: number | undefined, lengths: readonly Length[]): boolean =>
+  before?.celsius !== undefined &&
+  before.length !== undefined &&
+  celsius !== undefined &&
+  Math.abs(celsius - before.celsius) > OTHER_SETTING_C &&
+  celsius >= OVEN_C &&
+  lengths.length > 0 &&
+  THEN.test(text);
 
 /** min */
 const LONGEST_KNEADING = 30;

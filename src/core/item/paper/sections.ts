@@ -3,6 +3,7 @@ import { OURS, type Catalogue } from "../../ingredients/own";
 import type { System } from "../../quantities/unit-table";
 import { isBoughtDough, isFrozenPieces } from "./bought";
 import { expandLine, finishLine, isCount, withoutMore } from "./inline";
+import { amountsIn, readTold } from "./prose";
 import { HEADINGS, VERBS, type Section } from "./words";
 
 /** A recipe in the cook's words, divided: lines that are weighed, by the part that they belong to, and what is done. */
@@ -92,6 +93,7 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
     return heading !== undefined && heading !== "method";
   };
   const isKnown = knownIn(system, catalogue);
+  const read = (line: string) => readLine(line, system, catalogue.index);
   const lines = text.split(/\r\n|\r|\n/).flatMap((line) => expandLine(line.trim(), isPart, isKnown));
   for (const [k, line] of lines.entries()) {
     if (line === "") {
@@ -127,18 +129,20 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
       continue;
     }
     if (reading.heading) continue;
-    if (section === "dough") dough.push(reading);
-    else if (section === "filling") fillings.at(-1)!.lines.push(reading);
-    else if (section === "finish") finish.push(reading);
-    else if (section === "beside") beside.push(reading);
-    else loose.at(-1)!.push(reading);
+    const named = asNamed(reading, read);
+    if (named[0] !== reading) method.push(...sentencesOf(line));
+    if (section === "dough") dough.push(...named);
+    else if (section === "filling") fillings.at(-1)!.lines.push(...named);
+    else if (section === "finish") finish.push(...named);
+    else if (section === "beside") beside.push(...named);
+    else loose.at(-1)!.push(...named);
   }
   const sorted = sortLoose(
     loose.filter((block) => block.length > 0),
     dough.length > 0,
     fillings.some(({ lines }) => lines.length > 0),
   );
-  return {
+  const listed: Paper = {
     dough: [...dough, ...sorted.dough],
     fillings: [
       ...fillings.filter(({ lines }) => lines.length > 0),
@@ -148,6 +152,37 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
     beside,
     method,
   };
+  return withTold(listed, read);
+}
+
+/** What is told and not listed, where there is no list of a dough or of anything that goes into it. */
+export function withTold(paper: Paper, read: (line: string) => Reading): Paper {
+  if (paper.dough.length > 0) return paper;
+  const told = readTold(paper.method, read);
+  return {
+    ...paper,
+    dough: told.dough,
+    fillings:
+      paper.fillings.length > 0 || told.filling.length === 0 ? paper.fillings : [{ name: undefined, lines: told.filling }],
+    finish: paper.finish.length > 0 ? paper.finish : told.finish,
+  };
+}
+
+/** What is done stands before the amount: "bring 150 ml water to the boil". */
+const DONE_FIRST =
+  /^\s*(?:bring|pour|add|put|take|stir|rub|melt|warm|heat|mix|use|pour onto|cook|boil|fry)\s+(?:\p{L}+\s+){0,2}(?=[\d¼½¾⅓⅔])/iu;
+
+/**
+ * A line that is half a sentence ("bring 150 ml water and 120 g lard to the boil", "250 g prunes simmered with 50 g sugar") as what it
+ * names; any other as itself.
+ */
+export function asNamed(reading: Reading, read: (line: string) => Reading): readonly Reading[] {
+  const named = amountsIn(reading.text, read).map((one) => one.reading);
+  const isClear = named.length > 0 && named.every(({ found, grams }) => found?.strange.length === 0 && grams !== null);
+  if (!isClear) return [reading];
+  const isKnown = reading.found !== undefined && reading.found.strange.length === 0 && reading.grams !== null;
+  const several = new Set(named.map(({ found }) => found!.main)).size === named.length && named.length > 1;
+  return !isKnown || DONE_FIRST.test(reading.text) || (several && !/[(]/.test(reading.text)) ? named : [reading];
 }
 
 /** "Mushroom filling:" is called "Mushroom filling"; "For the filling" has no name of its own. */

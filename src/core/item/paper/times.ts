@@ -8,6 +8,8 @@ export interface Length {
   /** As it was written. */
   readonly text: string;
   readonly night?: true;
+  /** Two values for one thing, `least` and `most`: both are kept, and the longer one is planned with. */
+  readonly twice?: true;
 }
 
 /** "Overnight" as a length, min. */
@@ -40,6 +42,28 @@ const WORDS: Readonly<Record<string, number>> = {
 
 const figure = (text: string): number => WORDS[text.toLowerCase().replace(/\s+/g, " ")] ?? readNumber(text.trim()) ?? NaN;
 const factorOf = (unit: string): number => TIME_UNITS.find(([pattern]) => pattern.test(unit))?.[1] ?? NaN;
+
+/** Between two values for the same thing: "40 min (mine took 75)", "an hour or 90 minutes". */
+export const DOUBT =
+  /\bor\b|\boder\b|\bou\b|\bmine\b|\bmy (?:oven|kitchen|house|fryer|steamer)\b|\bactually\b|\btook\b|\bin fact\b|\bfor me\b|\bwith me\b|bei mir|chez moi/iu;
+
+/** The length that is said of a stage: the longest that is named; two values for one thing as both. */
+export function lengthOf(sentence: string): Length | undefined {
+  const lengths = lengthsIn(sentence);
+  const longest = [...lengths].sort((a, b) => b.most - a.most)[0];
+  const [first, second] = lengths;
+  if (lengths.length !== 2 || first.night || second.night || first.most === second.most) return longest;
+  const from = sentence.indexOf(first.text) + first.text.length;
+  const to = sentence.indexOf(second.text, from);
+  if (to < 0 || /[.;]/.test(sentence.slice(from, to)) || !DOUBT.test(sentence.slice(from, to + second.text.length + 20)))
+    return longest;
+  return {
+    least: Math.min(first.most, second.most),
+    most: Math.max(first.most, second.most),
+    text: sentence.slice(sentence.indexOf(first.text), to + second.text.length),
+    twice: true,
+  };
+}
 
 /** The lengths of time that a sentence names, in their order; "overnight" is one of them. Lengths of seconds and of days over a week are none. */
 export function lengthsIn(sentence: string): Length[] {

@@ -15,6 +15,9 @@ export interface HeatFigures {
   readonly usualMin: readonly [number, number];
 }
 
+/** Step: the first of two settings. */
+const FIRST_HEAT = "heat-first";
+
 /** Nothing is heated for less, or for longer at once, min. */
 const LEAST_MIN = 1;
 const MOST_MIN = 240;
@@ -142,6 +145,39 @@ export function heatStep(making: Making, id: string, figures: HeatFigures, extra
         `Bake at ${settingC} °C with a fan, ${settingC + 20} °C without${minutes > 12 ? ", the trays changed about after six tenths of the time" : ""}; look at the base as well.`,
       );
   }
+}
+
+/** Between two settings of one bake pieces wait no longer than an oven takes for it, min. */
+const BETWEEN_SETTINGS_MIN = 15;
+
+/** A bake at two settings, as the recipe has it: the first of them, as a step of its own before the one that ends it. */
+export function firstHeat(making: Making, heat: StepInput): StepInput[] {
+  const { heatFirst } = making.says;
+  if (!isBaked(making.method.id) || heatFirst?.length === undefined || heatFirst.celsius === undefined) return [heat];
+  const settingC = heatFirst.celsius;
+  const minutes = Math.min(MOST_MIN, Math.max(LEAST_MIN, middleOf(heatFirst.length)));
+  return [
+    {
+      id: FIRST_HEAT,
+      kind: "bake",
+      part: "piece",
+      path: heat.path,
+      lot: "load",
+      attention: "glance",
+      hands: 0,
+      time: { fixedMin: minutes, secPerPiece: 0 },
+      tend: [{ fromMin: 0, minutes: 1 }],
+      equipment: [{ id: "oven", settingC }, { id: "tray" }],
+      do: text(
+        `Bake at ${settingC} °C with a fan, ${settingC + 20} °C without; then the other setting, the pieces stay in.`,
+        heatFirst.text,
+      ),
+      after: heat.after,
+      caution: making.method.caution,
+      sources: { minutes: "recipe", heat: "recipe" },
+    },
+    { ...heat, after: [{ step: FIRST_HEAT, maxGapMin: BETWEEN_SETTINGS_MIN }] },
+  ];
 }
 
 /** Weights in, weights out, dried: a case before its filling. */

@@ -45,7 +45,7 @@ export const waiting = (step: Pick<StepInput, "id" | "kind" | "part"> & Partial<
 export function restAs(rest: Rest, said: Length | undefined): { rest: Rest; from: "recipe" | "family" } {
   if (!said) return { rest, from: "family" };
   const { least, most } = said;
-  const middle = Math.round((least + most) / 2);
+  const middle = Math.round(plannedOf(said));
   const roomy = Math.max(most, Math.round(middle * 1.5));
   return {
     rest: { ...rest, min: Math.round(least), target: middle, max: Math.max(roomy, Math.min(rest.max, middle * 2)) },
@@ -53,5 +53,8 @@ export function restAs(rest: Rest, said: Length | undefined): { rest: Rest; from
   };
 }
 
+/** What is planned with, min: the middle of a range; of two values for one thing the longer. */
+const plannedOf = ({ least, most, twice }: Length): number => (twice ? most : (least + most) / 2);
+
 /** In the middle of what a recipe says, min. */
-export const middleOf = ({ least, most }: Length): number => Math.round(((least + most) / 2) * 10) / 10;
+export const middleOf = (length: Length): number => Math.round(plannedOf(length) * 10) / 10;
