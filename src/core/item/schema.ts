@@ -95,6 +95,33 @@ const FillingNumbers = {
   note: text.optional(),
 };
 
+const DoughSchema = withInformative(
+  z.object({
+    parts: z
+      .array(z.object({ id, name: z.string().max(120), components: components.min(1) }))
+      .min(1)
+      .max(20),
+    holdBack: HoldBackSchema.optional(),
+    netLossPct: z.number().min(0).max(95),
+    targetC: celsius.optional(),
+    variants: z
+      .array(
+        withInformative(
+          z.object({
+            id,
+            name: z.string().max(120),
+            holdBack: HoldBackSchema.optional(),
+            components: components.min(1),
+          }),
+          DOUGH_SUMS,
+        ),
+      )
+      .max(20)
+      .optional(),
+  }),
+  DOUGH_SUMS,
+);
+
 /** One kind of piece: formula, filling, finish, piece, steps, schools, storage. Weights are for `base.pieces`. */
 export const ItemSchema = withInformative(
   z.object({
@@ -140,6 +167,8 @@ export const ItemSchema = withInformative(
         choices: z.record(id, id).optional(),
         /** What its own steps said before they were made by rule: their times and heat stand for a recipe's. */
         says: z.string().max(20000).optional(),
+        /** What the recipe has where a choice puts something else in its place: it comes back with the choice taken back. */
+        instead: z.object({ dough: DoughSchema.optional(), wash: components.optional() }).optional(),
         /** How many carriers and chambers take by the cook's word, where it is not as the piece's measures have it. */
         ownCapacity: z.object({ perTray: few.optional(), ...OTHER_CARRIERS }).optional(),
         /** What has no step as it is made now: the wash of what is fried. It is not in it, and comes back with its step. */
@@ -160,32 +189,7 @@ export const ItemSchema = withInformative(
     /** Whose cups and spoons its measures are in: a tablespoon of 15 or of 20 ml; unsaid, the cook's own. */
     measures: z.enum(SYSTEM_IDS).optional(),
     base: z.object({ pieces: z.int().min(1).max(10000), batch: text.optional() }),
-    dough: withInformative(
-      z.object({
-        parts: z
-          .array(z.object({ id, name: z.string().max(120), components: components.min(1) }))
-          .min(1)
-          .max(20),
-        holdBack: HoldBackSchema.optional(),
-        netLossPct: z.number().min(0).max(95),
-        targetC: celsius.optional(),
-        variants: z
-          .array(
-            withInformative(
-              z.object({
-                id,
-                name: z.string().max(120),
-                holdBack: HoldBackSchema.optional(),
-                components: components.min(1),
-              }),
-              DOUGH_SUMS,
-            ),
-          )
-          .max(20)
-          .optional(),
-      }),
-      DOUGH_SUMS,
-    ),
+    dough: DoughSchema,
     filling: withInformative(
       z.object({
         ...FillingNumbers,

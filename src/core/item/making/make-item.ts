@@ -12,6 +12,8 @@ import { fillAtMostC, isBaked } from "./making";
 import { capacityOf, footprintMm } from "./piece-geometry";
 import type { RecipeInput } from "./recipe-input";
 import { writtenOf } from "./recipe-parts";
+import { LACE, RIM } from "./put";
+import { line } from "./schools/line";
 import { SECOND_COAT } from "./steps/piece-steps";
 import { understand, type MakeOptions, type Understood } from "./understand";
 
@@ -38,9 +40,28 @@ export function makeItem(recipe: RecipeInput, options: MakeOptions): Result<Made
   return issues.length > 0 ? failWith(issues) : ok({ ...understood.value, item });
 }
 
+/** Starch that a pan's water takes for a lacy crust, g. */
+const LACE_G = 5;
+
+/** What pieces are finished with, each at its step. */
+function finishOf(
+  { making, finish }: Understood,
+  steps: readonly { readonly id: string }[],
+): z.input<typeof ItemSchema>["finish"] {
+  const has = (id: string) => steps.some((step) => step.id === id);
+  const step = ["wash", "drain", "cool", "settle", "serve"].find(has)!;
+  const own = step === "wash" ? making.lines.finish : finish;
+  return [
+    ...(own.length > 0 ? [{ step, what: step === "wash" ? "Wash" : "To finish", components: [...own] }] : []),
+    ...(has(SECOND_COAT) ? [{ step: SECOND_COAT, what: "Second coat", components: [...own] }] : []),
+    ...(making.rim && has("seal") ? [{ step: "seal", what: RIM, components: [making.rim] }] : []),
+    ...(making.lace ? [{ step: "heat", what: LACE, per: "load" as const, components: [line("cornstarch", LACE_G)] }] : []),
+  ];
+}
+
 /** The item itself, with the steps, the room it takes and how it keeps, as they follow from what was understood. */
 function itemOf(name: string, understood: Understood, { taken, choices = {} }: MakeOptions): Item {
-  const { family, method, shape, filling, hazard, making, figures, saysPieces, finish, unweighed, variants } = understood;
+  const { family, method, shape, filling, hazard, making, figures, saysPieces, unweighed, variants } = understood;
   const { dough, pieces, piece, isRaw, lines } = making;
   const isDish = shape.value.foot.of === "dish";
   const steps = generateSteps(making);
@@ -59,7 +80,6 @@ function itemOf(name: string, understood: Understood, { taken, choices = {} }: M
     teen: Math.min(50, share(grams * TEEN)),
     child: Math.min(50, share(grams * CHILD)),
   });
-  const finishStep = ["wash", "drain", "cool", "settle", "serve"].find((id) => steps.some((step) => step.id === id))!;
   const frying = steps.some((step) => step.equipment.some(({ id }) => id === "fryer"));
   const input: z.input<typeof ItemSchema> = {
     id: freshId(name, taken),
@@ -93,13 +113,7 @@ function itemOf(name: string, understood: Understood, { taken, choices = {} }: M
       useAtMaxC: fillAtMostC(making),
       ...(variants.length > 0 && { variants: [...variants] }),
     },
-    finish:
-      finish.length > 0
-        ? [
-            { step: finishStep, what: finishStep === "wash" ? "Wash" : "To finish", components: [...finish] },
-            ...(making.secondCoat ? [{ step: SECOND_COAT, what: "Second coat", components: [...finish] }] : []),
-          ]
-        : [],
+    finish: finishOf(understood, steps),
     piece: {
       ...piece,
       shape: shape.value.name,

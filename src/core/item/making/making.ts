@@ -39,6 +39,20 @@ export interface Making {
   readonly saltsApart?: true;
   /** The meat stands with baking soda and is rinsed. */
   readonly alkali?: true;
+  readonly pounded?: true;
+  /** Cut by hand and not minced. */
+  readonly diced?: true;
+  /** A cold filling stands before it is wrapped. */
+  readonly tempered?: true;
+  /** The fat is frozen first, in cubes or to be grated. */
+  readonly fatFrozen?: "cubes" | "grated";
+  /** What closes the rim, for a batch. */
+  readonly rim?: Component;
+  /** Times that the lid is lifted. */
+  readonly looks?: number;
+  readonly flame?: "gentle" | "full";
+  /** Starch in the water makes a crust that holds all pieces of a pan together. */
+  readonly lace?: true;
   /** The filling is roasted in the oven, °C. */
   readonly roastC?: number;
   /** What the recipe says of each stage. */

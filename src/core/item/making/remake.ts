@@ -9,12 +9,15 @@ import type { Step } from "../step";
 import { METHOD_IDS } from "./doughs";
 import { FILLING_IDS } from "./fillings";
 import { makeItem, type Made } from "./make-item";
+import { isPut } from "./put";
 import { RecipeInputSchema, type RecipeInput } from "./recipe-input";
 import { withOwnCapacity } from "./settle";
 import { shapeOf } from "./shapes";
-import { SECOND_COAT } from "./steps/piece-steps";
 
 export type Making = NonNullable<Item["making"]>;
+
+type Instead = NonNullable<Making["instead"]>;
+const WASH = "wash";
 
 /** An item made otherwise, and the cook's own changes to steps that have no place in it any more. */
 export interface Remade {
@@ -41,14 +44,14 @@ const lineOf = ({ name, grams, ingredient }: Component, catalogue: Catalogue): s
  */
 export function recipeOf(item: Item, making: Partial<Making>, catalogue: Catalogue): Result<RecipeInput> {
   const write = (lines: readonly Component[]) => lines.map((line) => lineOf(line, catalogue));
+  const own = asWritten(item, making.instead);
   const parsed = RecipeInputSchema.safeParse({
     name: item.name,
     makes: Math.min(2000, item.base.pieces),
-    dough: write(doughComponents(item)),
+    dough: write(doughComponents(own)),
     fillings: [{ lines: write(item.filling.components) }],
-    // A second coat is the first one's once more.
     finish: write(
-      [...item.finish, ...(making.finish ?? [])].filter(({ step }) => step !== SECOND_COAT).flatMap((entry) => entry.components),
+      [...own.finish, ...(making.finish ?? [])].filter((entry) => !isPut(entry)).flatMap((entry) => entry.components),
     ),
     method: making.says ?? item.written?.method ?? "",
     family: making.family,
@@ -182,6 +185,49 @@ function linked(steps: readonly Step[], made: readonly Step[]): Step[] {
   );
 }
 
+/** Choices that put something of their own in the place of what the recipe has. */
+const replacesDough = ({ choices }: Making): boolean => choices?.bought === "bought";
+const replacesWash = ({ choices }: Making): boolean => choices?.[WASH] !== undefined && choices[WASH] !== "recipe";
+
+/** What the recipe has in the place of what choices put there; undefined where they put nothing. */
+function insteadOf(item: Item, making: Making, next: Making): Instead | undefined {
+  const wash = item.finish.find(({ step }) => step === WASH)?.components ?? [];
+  const instead = {
+    ...(replacesDough(next) && { dough: making.instead?.dough ?? item.dough }),
+    ...(replacesWash(next) && { wash: making.instead?.wash ?? wash }),
+  };
+  return Object.keys(instead).length > 0 ? instead : undefined;
+}
+
+/** What pieces are finished with when they are made otherwise: the cook's own, and what choices put there. */
+function finishAfter(item: Item, making: Making, made: Item, instead: Instead | undefined): Item["finish"] {
+  const own = [...item.finish, ...(making.finish ?? [])];
+  const isSame = (one: Item["finish"][number], other: Item["finish"][number]) =>
+    one.step === other.step && one.what === other.what;
+  const put = made.finish.filter(isPut);
+  const kept = own.filter((entry) => !isPut(entry) || put.some((one) => isSame(one, entry)));
+  const all = [...kept, ...put.filter((entry) => !kept.some((one) => isSame(one, entry)))];
+  const chosen = made.finish.find(({ step }) => step === WASH);
+  const isNew =
+    instead?.wash !== undefined && JSON.stringify(making.choices?.[WASH]) !== JSON.stringify(made.making?.choices?.[WASH]);
+  if (isNew) return [...(chosen ? [chosen] : []), ...all.filter(({ step }) => step !== WASH)];
+  return instead?.wash ? all : withWash(all, making.instead?.wash);
+}
+
+/** The finish with the recipe's own wash where a choice had put another in its place. */
+function withWash(finish: Item["finish"], wash: Instead["wash"]): Item["finish"] {
+  if (!wash) return finish;
+  const others = finish.filter(({ step }) => step !== WASH);
+  return wash.length > 0 ? [{ step: WASH, what: "Wash", components: wash }, ...others] : others;
+}
+
+/** An item with the recipe's own dough and wash where choices put others in their place. */
+const asWritten = (item: Item, instead: Instead | undefined): Item => ({
+  ...item,
+  dough: instead?.dough ?? item.dough,
+  finish: withWash(item.finish, instead?.wash),
+});
+
 /**
  * An item made otherwise: of another dough, finished another way, in another shape. Formula, names and what the cook changed stay; steps,
  * capacity, the piece's measures and what it waits for follow. Changing it back undoes it.
@@ -190,14 +236,12 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
   const { making } = item;
   const before = asMade(item, making, catalogue);
   if (!making || !before) return undefined;
+  const instead = insteadOf(item, making, { ...making, ...otherwise });
   const after = asMade(item, { ...making, ...otherwise }, catalogue);
   if (!after) return undefined;
   const { steps, capacity, piece, storage, fryOil, filling, faults } = after.item;
-  const own = [...item.finish, ...(making.finish ?? [])];
-  // A coat that was not there before takes what the first takes.
-  const coat = after.item.finish.filter(({ step }) => step === SECOND_COAT && !own.some((entry) => entry.step === step));
-  const all = [...own, ...coat];
   const has = ({ step }: Item["finish"][number]) => steps.some(({ id }) => id === step);
+  const all = finishAfter(item, making, after.item, instead);
   const kept = all.filter((entry) => !has(entry));
   const made: Item = {
     ...item,
@@ -206,7 +250,10 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
       ...(making.says !== undefined && { says: making.says }),
       ...(making.ownCapacity && { ownCapacity: making.ownCapacity }),
       ...(kept.length > 0 && { finish: kept }),
+      ...(instead && { instead }),
     },
+    ...(instead?.dough && !making.instead?.dough && { dough: after.item.dough }),
+    ...(!instead?.dough && making.instead?.dough && { dough: making.instead.dough }),
     family: after.item.family,
     steps,
     faults,

@@ -33,7 +33,9 @@ const offersOf = (one: Made, choices = {}) => schoolOffers(one.plain, choices);
 const offered = (one: Made) => offersOf(one).map(({ id }) => id);
 
 test("each item is asked what fits it, and nothing else", () => {
-  expect(offered(made(BUNS))).toEqual(["rises", "waking", "kneading", "coats", "salting", "tenderising"]);
+  expect(offered(made(BUNS))).toEqual([
+    ...["rises", "waking", "kneading", "kneaded", "wash", "coats", "setting", "stages", "salting", "tenderising", "cut"],
+  ]);
   const pies = made({
     name: "Pies",
     makes: 10,
@@ -41,7 +43,9 @@ test("each item is asked what fits it, and nothing else", () => {
     fillings: ["500 g apples"],
     method: ["Bake 25 min at 190 C."],
   });
-  expect(offered(pies)).toEqual(["cold-rest", "formed-cold"]);
+  expect(offered(pies)).toEqual([
+    ...["cold-rest", "rubbing", "fat-form", "bought", "formed-cold", "wash", "rim", "vents", "setting", "stages", "tempering"],
+  ]);
   const hen = made({ ...BUNS, fillings: ["300 g minced chicken"] });
   expect(offered(hen)).not.toContain("tenderising");
 });
@@ -86,11 +90,13 @@ test("every answer to every question, for every dough and way of finishing, leav
     METHOD_IDS.forEach((method, m) => {
       const others = FILLING_IDS[(f * METHOD_IDS.length + m) % FILLING_IDS.length];
       const filling = method === "dish" ? "meat-in-sauce" : (f + m) % 3 === 0 ? "raw-meat" : others;
-      const one = made({ ...BUNS, family }, { method, filling });
+      // With a wash of its own and without.
+      const recipe = { ...BUNS, family, ...((f + m) % 2 === 0 && { finish: [] }) };
+      const one = made(recipe, { method, filling });
       for (const offer of offersOf(one))
         for (const option of offer.options) {
           seen.add(`${offer.id} ${option.id}`);
-          const { item } = made({ ...BUNS, family }, { method, filling, choices: { [offer.id]: option.id } });
+          const { item } = made(recipe, { method, filling, choices: { [offer.id]: option.id } });
           expect(itemIssues({ items: [item] })).toEqual([]);
         }
     }),
@@ -116,4 +122,73 @@ test("salt on raw cabbage is asked about, and no more once it is squeezed", () =
   const check = itemChecks(item).find(({ code }) => code === "salt-on-watery")!;
   expect(checkText(check, { weight: String, degrees: String })).toMatch(/^Salt draws water out of cabbage: salted by itself/);
   expect(codes(remake(item, { choices: { salting: "apart" } })!.item)).not.toContain("salt-on-watery");
+});
+
+test("what a choice puts in the place of the recipe's own is on the label, and the recipe's own comes back", () => {
+  const pies = made({
+    name: "Pies",
+    makes: 10,
+    dough: ["300 g flour", "160 g butter", "90 g water"],
+    fillings: ["500 g apples"],
+    finish: ["2 tbsp milk"],
+    method: ["Bake 25 min at 190 C."],
+  }).item;
+  const contains = (item: Made["item"]) => claimsOf(resolveItem(item, {}, "base")).contains.flatMap(({ tags }) => tags);
+  const choose = (item: Made["item"], choices: Record<string, string>) => remake(item, { choices })!.item;
+  expect(contains(pies)).not.toContain("egg");
+  const washed = choose(pies, { wash: "yolk" });
+  expect(washed.finish.map(({ step, components }) => [step, components.map(({ name }) => name)])).toEqual([
+    ["wash", ["egg yolk"]],
+  ]);
+  expect(contains(washed)).toContain("egg");
+  // What the cook then weighs of it stays, whatever else changes.
+  const own = {
+    ...washed,
+    finish: washed.finish.map((entry) => ({ ...entry, components: [{ ...entry.components[0], grams: 99 }] })),
+  };
+  expect(choose(own, { wash: "yolk", vents: "slit" }).finish[0].components[0].grams).toBe(99);
+  expect(choose(own, {}).finish).toEqual(pies.finish);
+  const none = choose(pies, { wash: "none" });
+  expect([none.finish, none.steps.some(({ id }) => id === "wash")]).toEqual([[], false]);
+  expect(choose(none, {})).toEqual(pies);
+  const rim = choose(pies, { rim: "egg" });
+  expect(contains(rim)).toContain("egg");
+  expect(rim.steps.find(({ id }) => id === "seal")!.do).toMatch("A thin film of egg on the rim");
+  expect(choose(rim, {})).toEqual(pies);
+});
+
+test("a bought dough needs no mixing and no rest, is on the shopping list, and is made again when it is taken back", () => {
+  const pies = made({
+    name: "Pies",
+    makes: 10,
+    dough: ["300 g flour", "160 g butter", "90 g water", "5 g salt"],
+    fillings: ["500 g apples"],
+    method: ["Bake 25 min at 190 C."],
+  }).item;
+  const bought = remake(pies, { choices: { bought: "bought" } })!.item;
+  expect(bought.dough.parts.flatMap(({ components }) => components.map(({ name, grams }) => [name, grams]))).toEqual([
+    ["shortcrust pastry, bought", 555],
+  ]);
+  expect(bought.steps.filter(({ part }) => part === "dough").map(({ id }) => id)).toEqual(["rest-dough"]);
+  expect(itemIssues({ items: [bought] })).toEqual([]);
+  const cross = remake(bought, { choices: { bought: "bought", vents: "cross" } })!.item;
+  expect(cross.dough).toEqual(bought.dough);
+  expect(remake(cross, { choices: {} })!.item).toEqual(pies);
+});
+
+test("a hot start takes the same time in all, and another setting its own", () => {
+  const heats = (choices: Record<string, string>) =>
+    made(BUNS, { choices }).item.steps.flatMap(({ kind, time, equipment }) =>
+      kind === "bake" ? [[time.fixedMin, equipment[0].settingC]] : [],
+    );
+  expect(heats({})).toEqual([[20, 170]]);
+  expect(heats({ stages: "hot-start" })).toEqual([
+    [7, 190],
+    [13, 160],
+  ]);
+  expect(heats({ setting: "gentler" })).toEqual([[24, 155]]);
+  expect(heats({ setting: "gentler", stages: "hot-start" })).toEqual([
+    [8, 175],
+    [16, 145],
+  ]);
 });

@@ -86,6 +86,7 @@ export function doughSteps(making: Making): StepInput[] {
         { ...BLOOM, atC: 37, where: "room" },
       ),
     );
+  if (making.fatFrozen) then(freezingFat(making.fatFrozen));
   then(mixing(making));
   if (dough.first) {
     const { rest, from } = firstRest(dough.first, making);
@@ -122,6 +123,26 @@ export function doughSteps(making: Making): StepInput[] {
   }
   return steps;
 }
+
+const FROZEN_FAT = { min: 20, target: 30, max: 720 } as const;
+
+/** Fat so cold that it stays in bits. */
+const freezingFat = (form: "cubes" | "grated"): StepInput =>
+  waiting(
+    {
+      id: "freeze-fat",
+      kind: "chill",
+      part: "dough",
+      do:
+        form === "cubes"
+          ? "The weighed fat in cubes of 10 mm into the freezer."
+          : "The weighed fat in one piece into the freezer, then grated into the flour straight away.",
+      equipment: [],
+      cue: { early: "It bends.", see: "Hard all through, it breaks." },
+      sources: { minutes: "cook" },
+    },
+    { ...FROZEN_FAT, atC: -18, where: "freezer" },
+  );
 
 /** The first rest: as the recipe has it, and in the fridge where it says so or takes a night. */
 function firstRest(first: DoughRest, { says, dough }: Making) {

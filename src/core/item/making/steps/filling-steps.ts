@@ -20,7 +20,9 @@ const COUNTED =
 /** Minutes of cutting for one piece, s: a part of what goes in is cut, and not all of it. */
 function prepSeconds(making: Making): number {
   const grams = sum(making.lines.filling.map((line) => line.grams));
-  return Math.min(90, Math.round((grams / 100 / Math.max(1, making.pieces)) * PREP_SEC_PER_100_G * 0.5));
+  const cut = (grams / 100 / Math.max(1, making.pieces)) * PREP_SEC_PER_100_G * 0.5;
+  const dice = making.diced ? (meatG(making) / 100 / Math.max(1, making.pieces)) * PREP_SEC_PER_100_G : 0;
+  return Math.min(90, Math.round(cut)) + Math.round(dice);
 }
 
 /** From cutting to a filling that is cold enough to be wrapped. */
@@ -37,6 +39,7 @@ export function fillingSteps(making: Making): StepInput[] {
         part: "filling",
         do: text(
           `Weigh and cut for the filling: ${names}.`,
+          making.diced && "The meat by hand, in even dice of 6 mm.",
           filling.tasteNot && "Raw: a board and a knife of its own, hands washed.",
         ),
         equipment: [{ id: "worktop" }, { id: "scale" }],
@@ -56,6 +59,7 @@ export function fillingSteps(making: Making): StepInput[] {
       .filter(({ id }) => !making.hotFilling || id === "cook-filling")
       .forEach((step) => then(step, step.id === "cool-filling" ? 15 : undefined));
   }
+  if (making.pounded) then(pounding(making));
   if (making.alkali) tenderising.forEach((step) => then(step, step.id === "rinse-meat" ? 0 : undefined));
   if (making.saltsApart) salting.forEach((step) => then(step));
   if (filling.mixMin !== undefined)
@@ -97,9 +101,25 @@ export function fillingSteps(making: Making): StepInput[] {
         { fixedMin: 4, secPerPiece: 1 },
       ),
     );
+  if (making.tempered && steps.at(-1)?.id === "set-filling")
+    then(
+      waiting(
+        {
+          id: "temper-filling",
+          kind: "bench-rest",
+          part: "filling",
+          do: "Take the filling out of the fridge, covered: it need not be cold to be wrapped.",
+          equipment: [{ id: "bowl" }],
+          cue: { early: "Fridge-cold.", see: "Cool, still firm.", late: "Soft, it spreads." },
+          sources: { minutes: "cook" },
+        },
+        { ...TEMPER, atC: 21, where: "room" },
+      ),
+    );
   // What nothing waits for keeps in the fridge as long as its kind does.
   const end = steps.at(-1)!;
-  if (!end.ahead) end.ahead = { hours: filling.tasteNot ? Math.min(12, keeps) : keeps, where: "fridge" };
+  if (!end.ahead && end.id !== "temper-filling")
+    end.ahead = { hours: filling.tasteNot ? Math.min(12, keeps) : keeps, where: "fridge" };
   return steps;
 }
 
@@ -110,19 +130,37 @@ const SOLID = ["cheese", "fresh-cheese", "rennet-cheese", "butter"] as const;
 /** So much of the meat, % by weight, it takes up; more runs out again. */
 const TAKEN_UP_PCT = 30;
 
+/** Meat of a filling, g. */
+const meatG = ({ lines }: Making): number =>
+  sum(lines.filling.map((line) => (isMeatHazard(ingredientOf(line)?.hazard) ? line.grams : 0)));
+const isMeatHazard = (hazard: string | null | undefined): boolean =>
+  hazard === "poultry" || hazard === "mincedMeat" || hazard === "meat";
+
+/** min */
+const TEMPER = { min: 10, target: 20, max: 30 } as const;
+const POUND = { min: 2, perG: 250 } as const;
+const pounding = (making: Making): StepInput =>
+  byHand(
+    {
+      id: "pound-meat",
+      kind: "mix",
+      part: "filling",
+      do: "Pound the meat under a sheet until its fibres part.",
+      equipment: [{ id: "worktop" }],
+      caution: "Raw: a board and tools of its own, hands and worktop washed after it.",
+      sources: { hands: "cook" },
+    },
+    { fixedMin: Math.max(POUND.min, (POUND.min * meatG(making)) / POUND.perG), secPerPiece: 0 },
+  );
+
 /** How liquid goes into raw meat; nothing where there is hardly any. */
-function liquidText({ lines }: Making): string | undefined {
-  const grams = (wanted: (kinds: readonly string[], hazard: string | null | undefined) => boolean) =>
-    sum(
-      lines.filling.map((line) => {
-        const found = ingredientOf(line);
-        return found && wanted(found.kinds, found.hazard) ? line.grams : 0;
-      }),
-    );
-  const liquidG = grams((kinds) => LIQUIDS.some((kind) => kinds.includes(kind)) && !SOLID.some((kind) => kinds.includes(kind)));
-  const meatG = grams((_, hazard) => hazard === "poultry" || hazard === "mincedMeat" || hazard === "meat");
-  if (meatG === 0 || liquidG < 0.03 * meatG) return undefined;
-  const pct = Math.round((100 * liquidG) / meatG);
+function liquidText(making: Making): string | undefined {
+  const isLiquid = (kinds: readonly string[]) =>
+    LIQUIDS.some((kind) => kinds.includes(kind)) && !SOLID.some((kind) => kinds.includes(kind));
+  const liquidG = sum(making.lines.filling.map((line) => (isLiquid(ingredientOf(line)?.kinds ?? []) ? line.grams : 0)));
+  const meat = meatG(making);
+  if (meat === 0 || liquidG < 0.03 * meat) return undefined;
+  const pct = Math.round((100 * liquidG) / meat);
   const much =
     pct > TAKEN_UP_PCT ? ` That is ${pct} % of the meat, and it takes up about ${TAKEN_UP_PCT} %: the rest may run.` : "";
   return `The liquid (${Math.round(liquidG)} g) into the meat by thirds, stirred one way, each taken up before the next.${much}`;
@@ -186,13 +224,17 @@ const salting: readonly StepInput[] = [
   ),
 ];
 
+/** Dice take longer to get tender than mince, min. */
+const DICED_MORE_MIN = 10;
+
 const COLD_CAUTION = `Raw: out of the cold for ${OUT_OF_COLD_MIN / 60} h in all at the most, mixing, shaping and waiting together; usual guidance, local rules first.`;
 
 function cooking(making: Making): StepInput[] {
   const { filling, lines, says } = making;
   const said = says.fillingCook?.length;
   const [, usual] = filling.cookMin!;
-  const minutes = said && !said.night ? Math.min(600, Math.max(middleOf(said), 3)) : usual;
+  const minutes =
+    (said && !said.night ? Math.min(600, Math.max(middleOf(said), 3)) : usual) + (making.diced ? DICED_MORE_MIN : 0);
   const counted = lines.filling.filter(({ name }) => COUNTED.test(name)).map(({ name }) => name);
   const meat = filling.fridge === "cooked-meat-filling";
   const stirred = filling.stirred === true;

@@ -35,9 +35,12 @@ export function heatFigures(making: Making): HeatFigures {
       : shape.id === "tartlet-lidded" || shape.id === "tartlet-lattice"
         ? LIDDED_TIN.min
         : reference.min * weight;
-  const usual = plain * (isRaw && method.id !== "dish" ? method.rawFactor : 1) + (method.id === "pan" ? around(making) : 0);
+  const looks = making.looks ?? 0;
+  const usual =
+    looks + plain * (isRaw && method.id !== "dish" ? method.rawFactor : 1) + (method.id === "pan" ? around(making) : 0);
   const said = says.heat?.length;
-  const minutes = said && !said.night ? middleOf(said) + (method.id === "pan" && middleOf(said) < 8 ? around(making) : 0) : usual;
+  const minutes =
+    said && !said.night ? middleOf(said) + looks + (method.id === "pan" && middleOf(said) < 8 ? around(making) : 0) : usual;
   const settingC =
     method.id === "steam"
       ? 100
@@ -57,6 +60,20 @@ const around = ({ coldStart }: Making): number =>
 
 const CORE_TEXT =
   "Measure the core of the two largest pieces of each load, one of each tray, from the side into the filling; short of it: 2 min more and again. Time alone never says that it is safe.";
+
+/** How it is steamed. */
+function steamText({ flame, looks }: Making): string {
+  const how =
+    flame === "gentle"
+      ? "Over gently boiling water, the lid a finger open"
+      : flame === "full"
+        ? "Over hard boiling water"
+        : "Steam over full steam";
+  return `${how}, the water dosed for the minutes; ${looks ? "one look in the middle, shut again at once" : "the lid stays shut"}.`;
+}
+
+const LACE_TEXT =
+  "Oil and pieces, touching, into the cold pan; the starch stirred into the measured water and poured round them; lid on, boil, steam; lid off until the crust is gold and comes loose. Oil poured off, a plate wider than the pan on it, turned over.";
 
 /** What a step of heat says and takes, for fresh pieces or from the freezer. */
 export function heatStep(making: Making, id: string, figures: HeatFigures, extra: Partial<StepInput>): StepInput {
@@ -104,13 +121,14 @@ export function heatStep(making: Making, id: string, figures: HeatFigures, extra
     do: text(say, said, core),
     ...extra,
   });
+  const look = making.looks ? [{ fromMin: Math.max(2, Math.floor(minutes / 2)), minutes: 1 }] : [];
   const end = { fromMin: -(coreC !== undefined ? 2 : 1), minutes: coreC !== undefined ? 2 : 1 };
   switch (method.id) {
     case "steam":
       return glance(
-        [{ fromMin: 0, minutes: 2 }, end],
+        [{ fromMin: 0, minutes: 2 }, ...look, end],
         [{ id: "steamer", settingC: 100 }, { id: "hob" }],
-        "Steam over full steam, the water dosed for the minutes; the lid stays shut.",
+        steamText(making),
       );
     case "pan":
       return glance(
@@ -118,13 +136,16 @@ export function heatStep(making: Making, id: string, figures: HeatFigures, extra
           ? [
               { fromMin: 0, minutes: 3 },
               { fromMin: 3, minutes: 1 },
+              ...(minutes >= 10 ? look : []),
               { ...end, fromMin: -2, minutes: 2 },
             ]
           : [{ fromMin: 0, minutes: 2 }, end],
         [{ id: "lidded-pan", settingC: 200 }, { id: "hob" }],
-        making.coldStart
-          ? "Oil, pieces and water in the cold pan, the lid on; boil, steam, then lid off until it crackles."
-          : "Oil, pieces flat side down until the base is gold; heat off, the measured water, the lid as a shield; steam; lid off until it crackles.",
+        making.lace
+          ? LACE_TEXT
+          : making.coldStart
+            ? "Oil, pieces and water in the cold pan, the lid on; boil, steam, then lid off until it crackles."
+            : "Oil, pieces flat side down until the base is gold; heat off, the measured water, the lid as a shield; steam; lid off until it crackles.",
       );
     case "dry":
       return byHand(

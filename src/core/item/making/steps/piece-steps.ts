@@ -107,7 +107,10 @@ export function formingSteps(making: Making, dough: string, filling: string | un
         kind: "seal",
         part: "piece",
         lot: lotOf(making),
-        do: text(`${shape.how} ${capitalised(kind.seal)}.`, `It lies ${shape.down}.`),
+        do: text(
+          `${shape.how} ${making.rim ? `A thin film of ${making.rim.name} on the rim; press the air out` : capitalised(kind.seal)}.`,
+          `It lies ${shape.down}.`,
+        ),
         equipment: [{ id: "worktop" }, ...carrierOf(making)],
         after: [{ step: last, maxGapMin: last === "fill" ? WET_MIN : kind.rolledMaxMin }],
         cue: { early: "A gap at the seam.", see: "Closed all round, no filling in the seam." },
