@@ -2,7 +2,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useEffectEvent, useRef, useState } from "react";
 import type { Plan } from "@/core/plan/schema";
 import { readSlip, slipOf, type Slip } from "@/core/plan/slip";
 import type { Replanned } from "@/core/schedule/replan/replan";
@@ -23,6 +23,8 @@ interface Props {
   readonly task: string;
   readonly targets: readonly Named[];
   readonly cooks: readonly Named[];
+  /** Asked from elsewhere: so much later, min, is looked at straight away. */
+  readonly asked?: number | undefined;
 }
 
 interface Named {
@@ -40,9 +42,11 @@ interface Answer {
 }
 
 /** What it comes to when this step takes longer than planned: which wave is late, and what moves. */
-export function RunsLate({ plan, task, targets, cooks }: Props) {
-  const [minutes, setMinutes] = useState<number | undefined>(15);
-  const [slip, setSlip] = useState<Answer>();
+export function RunsLate({ plan, task, targets, cooks, asked }: Props) {
+  const [minutes, setMinutes] = useState<number | undefined>(asked ?? 15);
+  const [slip, setSlip] = useState<Answer | undefined>(
+    asked === undefined ? undefined : { after: asked, found: undefined, still: true },
+  );
   const run = useRef<Run<Replanned> | undefined>(undefined);
   useEffect(() => () => run.current?.cancel(), []);
   useEffect(() => prepare(plan), [plan]);
@@ -50,22 +54,29 @@ export function RunsLate({ plan, task, targets, cooks }: Props) {
     minutes === undefined || !(minutes >= 1 && minutes <= MOST_MIN)
       ? `Minutes late is ${minutes === undefined || Number.isNaN(minutes) ? "not a number" : minutes}; expected 1 to ${MOST_MIN}`
       : undefined;
-  const look = () => {
-    if (wrong || minutes === undefined) return;
+  const start = (after: number) => {
     run.current?.cancel();
     const read = (made: Replanned) => (made.solution.tasks.length > 0 ? readSlip(plan, task, made) : undefined);
-    setSlip({ after: minutes, found: undefined, still: true });
-    const mine = runReplan(plan, slipOf(plan, task, Math.round(minutes)), SECONDS, (made) => {
-      if (run.current === mine) setSlip({ after: minutes, found: read(made), still: true });
+    const mine = runReplan(plan, slipOf(plan, task, Math.round(after)), SECONDS, (made) => {
+      if (run.current === mine) setSlip({ after, found: read(made), still: true });
     });
     run.current = mine;
     const told = (found: Slip | undefined, broke: boolean) => {
       if (run.current !== mine) return;
-      setSlip({ after: minutes, found, still: false, broke });
+      setSlip({ after, found, still: false, broke });
       prepare(plan);
     };
     mine.done.then((answer) => told(answer.ok ? read(answer.value) : undefined, !answer.ok));
   };
+  const look = () => {
+    if (wrong || minutes === undefined) return;
+    setSlip({ after: minutes, found: undefined, still: true });
+    start(minutes);
+  };
+  const startAsked = useEffectEvent(start);
+  useEffect(() => {
+    if (asked !== undefined) startAsked(asked);
+  }, [asked]);
   return (
     <Box sx={{ mt: 1.5 }} role="group" aria-label="If it runs late">
       <Typography variant="h3" gutterBottom>

@@ -4,9 +4,10 @@ import IconButton from "@mui/material/IconButton";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import Close from "@mui/icons-material/CloseOutlined";
-import type { ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { batchesFor, weighingsOf, type Batch } from "@/core/batching/batches";
+import { gatesOf } from "@/core/item/gates/gates";
 import { drawingOf } from "@/core/item/making/drawing/draw";
 import type { Stage } from "@/core/item/making/drawing/stage";
 import type { Item } from "@/core/item/schema";
@@ -23,6 +24,7 @@ import { useTicks } from "../kit/use-stored";
 import { isOverDays, momentText } from "../plan/plan-summary";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR, toneOf } from "../theme/tokens";
+import { BeforeYouGoOn } from "./BeforeYouGoOn";
 import { RunsLate } from "./RunsLate";
 import { planHolds, whyHere } from "./why";
 import { stepIn } from "./timeline.view-model";
@@ -41,6 +43,7 @@ interface Props {
 const LONG_REST_MIN = 20;
 /** Reasons shown one by one; of a longer chain the last one too. */
 const WHY_SHOWN = 5;
+const USUAL_ROOM_C = 21;
 /** Where a step's length comes from, for the cook. */
 const SOURCE_TEXT: Readonly<Record<DurationSource, string>> = {
   recipe: "the recipe",
@@ -61,6 +64,7 @@ const PICTURES: Partial<Readonly<Record<Step["kind"], readonly Stage["id"][]>>> 
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
 export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Props) {
   const shown = usePlanDisplay(plan);
+  const [late, setLate] = useState<{ readonly task: string; readonly minutes: number }>();
   const { clock, weight, heat, degrees, dial } = shown;
   const { targets, cooks, rules, gathering } = plan.day;
   const holds = planHolds(plan);
@@ -88,6 +92,8 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
             return `${cooks.find(({ id }) => id === cook)?.name ?? cook} ${left > 0 ? `${lengthText(left)} spare` : "busy throughout"}`;
           })
       : [];
+  // Where it cools or stands; unsaid, a usual room.
+  const roomC = step?.rest?.where === "room" ? step.rest.atC : USUAL_ROOM_C;
   const formed = made && drawingOf(made);
   const faults = made?.faults.filter(({ steps }) => info.step !== null && steps.includes(info.step)) ?? [];
   const why = whyHere(plan, holds, task, shown);
@@ -185,7 +191,26 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
           )}
         </Box>
       )}
-      {info.step && <RunsLate key={task} plan={plan} task={task} targets={targets} cooks={cooks} />}
+      {made && step && (
+        <BeforeYouGoOn
+          gathering={gathering.id}
+          task={task}
+          gates={gatesOf(made, step)}
+          roomC={roomC}
+          shown={shown}
+          onLate={(minutes) => setLate({ task, minutes })}
+        />
+      )}
+      {info.step && (
+        <RunsLate
+          key={`${task} ${late?.task === task ? late.minutes : ""}`}
+          plan={plan}
+          task={task}
+          targets={targets}
+          cooks={cooks}
+          asked={late?.task === task ? late.minutes : undefined}
+        />
+      )}
       {before.length > 0 && (
         <Box sx={{ mt: 1.5 }}>
           <Typography variant="h3" gutterBottom>

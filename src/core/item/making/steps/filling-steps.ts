@@ -4,6 +4,7 @@ import { listed } from "../../../shared/words";
 import { FRIDGE_HOURS, OUT_OF_COLD_MIN } from "../../../tables/keeping";
 import { REHEAT_CORE_C } from "../fillings";
 import { PREP_SEC_PER_100_G } from "../hands";
+import { countedOut } from "../../whole-spices";
 import { fillAtMostC, type Making } from "../making";
 import { byHand, middleOf, restAs, text, waiting, type StepInput } from "./step-input";
 
@@ -12,10 +13,6 @@ const CHILL = { min: 45, target: 60, max: 2880 } as const;
 const SHELF = 0.5;
 /** Long on the hob: looked at so often, min. */
 const GLANCE_MIN = 45;
-
-/** Spices and bones that are taken out again before the filling is used. */
-const COUNTED =
-  /bay lea|cinnamon stick|star anise|cardamom pod|whole clove|^cloves$|peppercorn|bouquet|bone|sprig|lemongrass|kaffir/i;
 
 /** Minutes of cutting for one piece, s: a part of what goes in is cut, and not all of it. */
 function prepSeconds(making: Making): number {
@@ -235,7 +232,7 @@ function cooking(making: Making): StepInput[] {
   const [, usual] = filling.cookMin!;
   const minutes =
     (said && !said.night ? Math.min(600, Math.max(middleOf(said), 3)) : usual) + (making.diced ? DICED_MORE_MIN : 0);
-  const counted = lines.filling.filter(({ name }) => COUNTED.test(name)).map(({ name }) => name);
+  const counted = countedOut(lines.filling).map(({ name }) => name);
   const meat = filling.fridge === "cooked-meat-filling";
   const stirred = filling.stirred === true;
   const glances = Array.from({ length: Math.max(0, Math.floor((minutes - 5) / GLANCE_MIN)) }, (_, k) => ({

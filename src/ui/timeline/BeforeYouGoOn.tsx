@@ -1,0 +1,154 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import TextField from "@mui/material/TextField";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { verdictOf, type Verdict } from "@/core/item/gates/answer";
+import { questionOf, verdictText, type GateShown } from "@/core/item/gates/gate-text";
+import type { Gate } from "@/core/item/gates/gates";
+import { NumberField } from "../kit/NumberField";
+import { COLOUR } from "../theme/tokens";
+import { useSeen, type Answer } from "./use-seen";
+
+interface Props {
+  readonly gathering: string;
+  readonly task: string;
+  readonly gates: readonly Gate[];
+  readonly roomC: number;
+  readonly shown: GateShown;
+  /** Looks what moves when work goes on so much later, min. */
+  readonly onLate: (minutes: number) => void;
+}
+
+/** What is to be looked at before work goes on: a question each, what an answer means, and what that does to the day. */
+export function BeforeYouGoOn({ gathering, task, gates, roomC, shown, onLate }: Props) {
+  const [answerOf, put] = useSeen(gathering);
+  if (gates.length === 0) return null;
+  return (
+    <Box sx={{ mt: 1.5 }} role="group" aria-label="Before you go on">
+      <Typography variant="h3" gutterBottom>
+        Before you go on
+      </Typography>
+      {gates.map((gate) => {
+        const key = `${task} ${gate.kind}`;
+        const answer = answerOf(key);
+        const verdict = answer.seen && verdictOf(gate, answer.seen, roomC);
+        return (
+          <Box key={gate.kind} sx={{ mb: 1, fontSize: "0.875rem" }}>
+            <Box sx={{ mb: 0.5 }}>{questionOf(gate, shown)}</Box>
+            <Asked gate={gate} answer={answer} onAnswer={(seen) => put(key, { seen })} />
+            {verdict && (
+              <Box role="status" sx={{ mt: 0.5, fontWeight: 600, color: verdict.open ? COLOUR.fits : COLOUR.ember }}>
+                {verdictText(gate, verdict, shown)}
+              </Box>
+            )}
+            {verdict && !verdict.open && (
+              <Held verdict={verdict} answer={answer} onNote={(note) => put(key, { ...answer, note })} onLate={onLate} />
+            )}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+const YES_NO = ["yes", "no"] as const;
+
+/** The way in which a gate is answered. */
+function Asked({ gate, answer, onAnswer }: { gate: Gate; answer: Answer; onAnswer: (seen: Answer["seen"]) => void }) {
+  const { seen } = answer;
+  if (gate.kind === "runs" || gate.kind === "froth")
+    return (
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        aria-label={gate.kind === "runs" ? "Liquid runs" : "Froth"}
+        value={seen && (seen.kind === "yes" || seen.kind === "no") ? seen.kind : null}
+        onChange={(_, kind: "yes" | "no" | null) => kind && onAnswer({ kind })}
+      >
+        {YES_NO.map((kind) => (
+          <ToggleButton key={kind} value={kind} sx={{ textTransform: "none", minHeight: 44, minWidth: 64 }}>
+            {kind}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    );
+  if (gate.kind === "counted") {
+    const all = gate.what.flatMap(({ name, count }) =>
+      Array.from({ length: count ?? 1 }, (_, k) => ((count ?? 1) > 1 ? `${name} ${k + 1}` : name)),
+    );
+    const which = new Set(seen?.kind === "ticked" ? seen.which : []);
+    const toggle = (name: string) => {
+      if (!which.delete(name)) which.add(name);
+      onAnswer({ kind: "ticked", count: which.size, which: [...which] });
+    };
+    return (
+      <Box sx={{ display: "flex", flexWrap: "wrap" }}>
+        {all.map((name) => (
+          <FormControlLabel
+            key={name}
+            label={name}
+            control={<Checkbox size="small" checked={which.has(name)} onChange={() => toggle(name)} />}
+          />
+        ))}
+      </Box>
+    );
+  }
+  const value = seen?.kind === "measured" ? seen.value : undefined;
+  return (
+    <Box sx={{ display: "flex", alignItems: "flex-start", gap: 1 }}>
+      <NumberField
+        label={gate.kind === "core" ? "Core, °C" : "Measured, °C"}
+        value={value}
+        onChange={(typed) =>
+          onAnswer(typed !== undefined && Number.isFinite(typed) ? { kind: "measured", value: typed } : undefined)
+        }
+        error={value !== undefined && (value < -30 || value > 250) ? `Measured is ${value}; expected -30 to 250 °C` : undefined}
+        width={130}
+      />
+    </Box>
+  );
+}
+
+interface HeldProps {
+  readonly verdict: Extract<Verdict, { open: false }>;
+  readonly answer: Answer;
+  readonly onNote: (note: string) => void;
+  readonly onLate: (minutes: number) => void;
+}
+
+/** What can be done about a gate that is shut: the day is moved, or the cook goes on and says why. */
+function Held({ verdict, answer, onNote, onLate }: HeldProps) {
+  const [typed, setTyped] = useState("");
+  // What is not hot enough, dead, or holds a bone is no matter of opinion.
+  const isOpinion = verdict.code === "bind" || verdict.code === "cool";
+  return (
+    <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", mt: 0.5 }}>
+      {verdict.waitMin > 0 && (
+        <Button size="small" variant="outlined" onClick={() => onLate(verdict.waitMin)}>
+          See what {verdict.waitMin} min later moves
+        </Button>
+      )}
+      {isOpinion && answer.note !== undefined && <Box>Went on all the same: {answer.note}</Box>}
+      {isOpinion && answer.note === undefined && (
+        <>
+          <TextField
+            size="small"
+            label="Go on all the same, because"
+            value={typed}
+            onChange={(event) => setTyped(event.target.value.slice(0, 300))}
+            sx={{ flex: "1 1 180px" }}
+          />
+          <Button size="small" disabled={typed.trim() === ""} onClick={() => onNote(typed.trim())}>
+            Go on
+          </Button>
+        </>
+      )}
+    </Box>
+  );
+}
