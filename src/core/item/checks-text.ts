@@ -54,6 +54,8 @@ export function checkText(check: Check, { weight, degrees }: CheckShown): string
       return `${capitalised(check.name)} is ${weight(check.grams)} of ${weight(check.totalG)} of filling: a spoon may have become a cup.`;
     case "salt-on-watery":
       return `Salt draws water out of ${listed(check.names)}: salted by itself for 20 min, squeezed and added last it stays dry; or salt it at the very end.`;
+    case "raw-root":
+      return `${capitalised(listed(check.names))} ${check.mm === undefined ? "goes in raw, and how small it is cut is not said" : `goes in raw in pieces of ${one(check.mm)} mm`}: in ${minutesText(check.minutes)} of baking ${check.mostMm} mm gets soft. Cut it so small and even, or cook it first until a knife just meets resistance.`;
     case "short-of-dough":
       return `${check.pieces} pieces of ${weight(check.pieceG)} need more dough than there is: ${weight(check.possibleG)} each is possible.`;
     case "oven":

@@ -65,6 +65,15 @@ export type Check =
     }
   /** Salt on raw vegetables that give off water, with nothing done about it. */
   | { readonly kind: "doubt"; readonly code: "salt-on-watery"; readonly names: readonly string[] }
+  /** Raw roots that get soft in the pastry only where they are cut small: mm as they are cut, where it is said, and at the most. */
+  | {
+      readonly kind: "doubt";
+      readonly code: "raw-root";
+      readonly names: readonly string[];
+      readonly mm: number | undefined;
+      readonly mostMm: number;
+      readonly minutes: number;
+    }
   /** A liquid's temperature without a scale: it could be either. */
   | {
       readonly kind: "doubt";
@@ -126,7 +135,7 @@ export function itemChecks(item: Item, catalogue: Catalogue = OURS): Check[] {
   checks.push(...weightDoubts(item, totals.usableDoughG, totals.usableFillingG));
   if (item.filling.components.length > 0 && item.piece.fillingG === 0) checks.push({ kind: "gap", code: "no-filling-weight" });
   if (item.piece.fillingG > 0 && item.filling.components.length === 0) checks.push({ kind: "gap", code: "no-filling" });
-  checks.push(...fillingDoubts(item, catalogue));
+  checks.push(...fillingDoubts(item, catalogue), ...rawRoots(item, catalogue));
   for (const step of item.steps) {
     const oven = step.equipment.find((e) => e.id === "oven");
     if (oven && oven.settingC === undefined) checks.push({ kind: "gap", code: "no-oven-setting", step: step.id, family });
@@ -234,6 +243,41 @@ function fillingDoubts(item: Item, catalogue: Catalogue): Check[] {
       checks.push({ kind: "doubt", code: "much-spoon", name: c.name.split(",")[0], grams: c.grams, totalG });
   }
   return checks;
+}
+
+/** Raw dice of this size are soft after so many minutes in a closed pastry. */
+const SOFT = { mm: 8, min: 40, leastMm: 4 } as const;
+
+/** Roots that go raw into what is baked, cut larger than they get soft there, or nobody says how small. */
+function rawRoots({ filling, steps, base }: Item, catalogue: Catalogue): Check[] {
+  const bakes = steps.filter(({ kind, path }) => kind === "bake" && path.includes("fresh"));
+  if (bakes.length === 0) return [];
+  const cooks = steps.some(({ kind, part }) => kind === "cook-filling" && part === "filling");
+  const minutes = sum(bakes.map((step) => workMinutes(step, base.pieces)));
+  const roots = filling.components
+    .filter(({ cook }) => cook === false || (cook === undefined && !cooks))
+    .filter((c) => SLOW[idOf(c, catalogue) ?? ""] !== undefined && !/cooked|mashed|canned|tinned|leftover|grated/i.test(c.name))
+    .map((c) => {
+      const said = /(\d+(?:[.,]\d+)?)\s*(mm|cm)\b/i.exec(`${c.name} ${c.text ?? ""}`);
+      return {
+        name: c.name.split(",")[0],
+        mm: said ? Number(said[1].replace(",", ".")) * (said[2].toLowerCase() === "cm" ? 10 : 1) : undefined,
+      };
+    });
+  const mostMm = Math.max(SOFT.leastMm, Math.round((SOFT.mm * minutes) / SOFT.min));
+  const doubted = roots.filter(({ mm }) => mm === undefined || mm > mostMm);
+  if (doubted.length === 0) return [];
+  const sizes = doubted.flatMap(({ mm }) => (mm === undefined ? [] : [mm]));
+  return [
+    {
+      kind: "doubt",
+      code: "raw-root",
+      names: doubted.map(({ name }) => name),
+      mm: sizes.length > 0 ? Math.max(...sizes) : undefined,
+      mostMm,
+      minutes,
+    },
+  ];
 }
 
 /** Vegetables with more water than this give it off when they are salted raw, % of them. */

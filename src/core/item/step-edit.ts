@@ -13,6 +13,15 @@ export interface StepEdit {
   readonly restTarget?: number;
   readonly restMax?: number;
   readonly ovenC?: number;
+  readonly attention?: Step["attention"];
+  readonly hands?: number;
+  /** What it is like too early, right and too late, and what can hurt. */
+  readonly early?: string;
+  readonly right?: string;
+  readonly late?: string;
+  readonly caution?: string;
+  /** How long it may wait afterwards, and keep its best, min. */
+  readonly holdMin?: number;
   /** What it took here, min; null forgets it. */
   readonly tookMin?: number | null;
 }
@@ -47,6 +56,11 @@ export function editStep(item: Item, id: string, edit: StepEdit): Result<Item> {
     ...(rest && { rest }),
     ...(edit.fixedMin !== undefined && step.tend && { tend: tendWithin(step, edit.fixedMin) }),
     tookMin: took,
+    attention: edit.attention ?? step.attention,
+    hands: edit.attention === "hands-on" ? Math.max(1, step.hands) : edit.attention ? 0 : (edit.hands ?? step.hands),
+    ...cueAfter(step, edit),
+    caution: edit.caution ?? step.caution,
+    ...(step.hold && edit.holdMin !== undefined && { hold: { ...step.hold, maxMin: edit.holdMin } }),
     equipment: step.equipment.map((e) => (e === oven && edit.ovenC !== undefined ? { ...e, settingC: edit.ovenC } : e)),
   });
   if (!next.success) {
@@ -54,10 +68,22 @@ export function editStep(item: Item, id: string, edit: StepEdit): Result<Item> {
     return fail({
       code: "out_of_range",
       path: issue.path as string[],
-      wanted: "a time from 0 to 20000 min and a heat up to 320 °C",
+      wanted: issue.path.includes("hands") ? "0 to 6 pairs of hands" : "a time from 0 to 20000 min and a heat up to 320 °C",
     });
   }
   return ok({ ...item, steps: item.steps.map((s) => (s === step ? next.data : s)) });
+}
+
+/** A cue with what was typed of it; what is emptied is not said any more. */
+function cueAfter({ cue }: Step, { early, right, late }: StepEdit): Pick<Step, "cue"> {
+  if (early === undefined && right === undefined && late === undefined) return {};
+  const next = {
+    ...cue,
+    ...(early !== undefined && { early }),
+    ...(right !== undefined && { see: right }),
+    ...(late !== undefined && { late }),
+  };
+  return { cue: Object.fromEntries(Object.entries(next).filter(([, text]) => text !== "")) };
 }
 
 /** Looks after the start that a shorter time no longer reaches fall away. */

@@ -1,10 +1,12 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { editStep, heatedBy, removeStep, type StepEdit } from "@/core/item/step-edit";
 import type { Item } from "@/core/item/schema";
+import { ATTENTION, type Step } from "@/core/item/step";
 import { addableAfter, addStep, canMove, moveStep, splitStep, type Addable } from "@/core/item/step-add";
 import { unitBySize } from "@/core/quantities/oven-text";
 import { fahrenheitOf } from "@/core/quantities/temperature";
@@ -32,6 +34,12 @@ const ADD_WORD: Readonly<Record<Addable, string>> = {
   "second-bake": "a second bake",
 };
 
+const ATTENTION_WORD: Readonly<Record<Step["attention"], string>> = {
+  "hands-on": "hands stay with it",
+  glance: "a look now and then",
+  none: "none",
+};
+
 /** A setting in the cook's scale, to a whole degree. */
 const settingIn = (celsius: number | undefined, scale: "C" | "F"): number | undefined =>
   celsius === undefined ? undefined : Math.round(scale === "F" ? fahrenheitOf(celsius) : celsius);
@@ -54,6 +62,16 @@ export function StepForm({ item, id, onChange, onOpen }: Props) {
       value={value}
       width={width}
       onChange={(v) => (v !== undefined ? edit({ [key]: v }) : key === "tookMin" ? edit({ tookMin: null }) : undefined)}
+    />
+  );
+  const words = (label: string, value: string | undefined, key: "early" | "right" | "late" | "caution") => (
+    <TextField
+      label={label}
+      multiline
+      fullWidth
+      value={value ?? ""}
+      onChange={(e) => edit({ [key]: e.target.value.slice(0, 600) })}
+      slotProps={{ inputLabel: { shrink: true } }}
     />
   );
   const setHeat = (value: number) => {
@@ -106,6 +124,31 @@ export function StepForm({ item, id, onChange, onOpen }: Props) {
         onChange={(e) => edit({ do: e.target.value.slice(0, 600) })}
         slotProps={{ inputLabel: { shrink: true } }}
       />
+      <Box component="details">
+        <Box component="summary" sx={{ cursor: "pointer", minHeight: 28, fontSize: "0.875rem", color: COLOUR.soft }}>
+          How one sees it, what can hurt, whose hands
+        </Box>
+        <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr 1fr" }, gap: 1.5, mt: 1 }}>
+          {words("Too early", step.cue?.early, "early")}
+          {words("Right", step.cue?.see, "right")}
+          {words("Too late", step.cue?.late, "late")}
+          <Box sx={{ gridColumn: "1 / -1" }}>{words("Caution", step.caution, "caution")}</Box>
+          <TextField
+            select
+            label="Attention"
+            value={step.attention}
+            onChange={(e) => edit({ attention: e.target.value as typeof step.attention })}
+          >
+            {ATTENTION.map((one) => (
+              <MenuItem key={one} value={one}>
+                {ATTENTION_WORD[one]}
+              </MenuItem>
+            ))}
+          </TextField>
+          {step.attention === "hands-on" && field("Pairs of hands", step.hands, "hands")}
+          {step.hold && field("At its best for, min", step.hold.maxMin, "holdMin")}
+        </Box>
+      </Box>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center" }}>
         {addableAfter(step).length > 0 && (
           <>

@@ -1,3 +1,4 @@
+import { itemChecks } from "../checks";
 import { claimsOf } from "../claims";
 import { resolveItem } from "../resolve";
 import { makeItem } from "./make-item";
@@ -89,4 +90,37 @@ test("liquid goes into raw meat by thirds, and more than it takes up is said; ch
   expect(mixed("400 g minced pork\n100 ml stock")).not.toMatch(/may run/);
   expect(mixed("300 g minced pork\n150 ml stock")).toMatch(/That is 5\d % of the meat, and it takes up about 30 %/);
   expect(mixed("400 g minced pork\n100 g feta")).not.toMatch(/liquid/);
+});
+
+test("what is blanched counts from when the water boils again, and dried mushrooms leave their liquor", () => {
+  const { steps } = made({
+    name: "Parcels",
+    makes: 20,
+    dough: ["300 g flour", "150 g water"],
+    fillings: ["300 g minced pork", "200 g chinese cabbage", "30 g dried shiitake mushrooms"],
+    method: ["Blanch the cabbage for 4 minutes.", "Mix the filling raw.", "Fill, pleat. Steam for 8 min."],
+  }).item;
+  const step = (id: string) => steps.find((one) => one.id === id)!;
+  expect(step("blanch-filling").do).toMatch("4 min from when it boils again");
+  expect(step("soak-filling").do).toMatch("30 g come to about 90 g");
+  expect(step("soak-filling").do).toMatch("180 ml take the place of as much water");
+  expect(step("soak-filling").rest).toMatchObject({ min: 20, target: 30 });
+});
+
+test("raw roots in a short bake are asked about, with how small they would have to be", () => {
+  const pasties = (potato: string, method: string) => {
+    const { item } = made({
+      name: "Pasties",
+      makes: 6,
+      dough: ["450 g flour", "200 g lard", "120 g water"],
+      fillings: ["400 g beef skirt", potato],
+      method: [method],
+    });
+    return itemChecks(item).filter(({ code }) => code === "raw-root");
+  };
+  const RAW = "Pile the raw filling on. Fold over. Bake 28 min at 200 °C.";
+  expect(pasties("300 g potato, 15 mm dice", RAW)).toMatchObject([{ names: ["potato"], mm: 15, mostMm: 6, minutes: 28 }]);
+  expect(pasties("300 g potato, in 1.5 cm cubes", RAW)).toMatchObject([{ mm: 15 }]);
+  expect(pasties("300 g potato, 6 mm dice", RAW)).toEqual([]);
+  expect(pasties("300 g potato, 15 mm dice", "Simmer the filling 40 min. Fold over. Bake 28 min at 200 °C.")).toEqual([]);
 });

@@ -7,6 +7,8 @@ const FIGURE = /^\s*(?:about |ca\.? |approx\.? |etwa |environ |unos? |circa )?[\
 
 /** An amount of time or heat. */
 const TIME = /\d\s*(?:min|minutes?|minuten|hours?|hrs?|h\b|stunden?|heures?|horas?|ore\b|dakika|saat|°|degrees?|sec)/iu;
+/** How large something is cut, and no amount of anything. */
+const SIZE = /^\s*(?:in(?:to)?\s+)?[\d.,½¼¾]+\s*-?\s*(?:mm|cm|inch(?:es)?|in|")(?!\p{L})(?!\s+of\b)/iu;
 
 /** Parts of a list on one line: at commas and semicolons outside brackets and numbers, and at "and" before an amount. */
 function partsOf(text: string): string[] {
@@ -34,7 +36,7 @@ function itemsOf(text: string, isKnown: (words: string) => boolean): string[] {
   for (const raw of partsOf(text)) {
     const part = raw.trim().replace(/\.$/, "");
     if (part === "") continue;
-    const isOwn = items.length === 0 || AMOUNT.test(part) || (isKnown(part) && !isCut(part));
+    const isOwn = items.length === 0 || (AMOUNT.test(part) && !SIZE.test(part)) || (isKnown(part) && !isCut(part));
     if (isOwn) items.push(part);
     else items[items.length - 1] += `, ${part}`;
   }
@@ -64,7 +66,7 @@ export function expandLine(line: string, isHeading: (line: string) => boolean, i
   }
   // "2. Knead, 8 to 10 minutes" is a step with a number, and minutes are no amount of anything.
   if (/^\s*\d{1,2}\s*[.)]\s/u.test(line)) return [line];
-  const amounts = partsOf(line).filter((part) => FIGURE.test(part) && !TIME.test(part)).length;
+  const amounts = partsOf(line).filter((part) => FIGURE.test(part) && !TIME.test(part) && !SIZE.test(part)).length;
   return FIGURE.test(line) && amounts >= 2 && !isTold(line) ? itemsOf(line, isKnown) : [line];
 }
 

@@ -23,6 +23,8 @@ export interface MethodRead {
   readonly formedRest?: Said;
   readonly fillingCook?: Said;
   readonly fillingSet?: Said;
+  /** What of the filling is dipped into boiling water. */
+  readonly blanch?: Said;
   readonly heat?: Said;
   /** What it is heated with before that, at a setting of its own. */
   readonly heatFirst?: Said;
@@ -139,7 +141,7 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     /dough|pastry|rub (?:in|the)|flour|teig|pâte|masa|impasto|hamur|ciasto|deeg|adonan|生地|面团/iu.test(sentence) ||
     names(inDough, sentence);
   const read: { -readonly [K in keyof MethodRead]?: MethodRead[K] } = {};
-  type Stage = "knead" | "firstRest" | "formedRest" | "fillingCook" | "fillingSet" | "heat" | "blind";
+  type Stage = "knead" | "firstRest" | "formedRest" | "fillingCook" | "fillingSet" | "heat" | "blind" | "blanch";
   const put = (key: Stage, said: Said, last = false) => {
     const before = read[key];
     if (!before || last || (before.length === undefined && said.length !== undefined)) read[key] = { ...before, ...said };
@@ -176,7 +178,8 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     const perSide = /(?:a|per|each|on each|both) sides?|je seite|par face|por lado|per lato/iu.test(text) ? 2 : 1;
     const times = (length: Length | undefined): Length | undefined =>
       length && perSide > 1 ? { ...length, least: length.least * perSide, most: length.most * perSide } : length;
-    if (is("blind")) put("blind", say(length, celsius));
+    if (is("blanch") && !isFormed) put("blanch", say(lengthsIn(text)[0]));
+    else if (is("blind")) put("blind", say(length, celsius));
     else if (is("fry") && !filling) put("heat", say(times(length), oilIn(text)), true);
     else if (is("bake") && filling && lengths.length > 0) put("fillingCook", say(length, celsius));
     else if (is("cookFilling") && resting && lengths.length > 1 && (filling || !ofDough(text))) {

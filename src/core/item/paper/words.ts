@@ -90,6 +90,7 @@ export const VERBS = {
     "simmer|brown|saut[ée](?:ed)?|soften|sweat|boil|cook|stew|braise|reduce|wilt|thicken|fry (?:the |an? |some )(?!dumplings|buns|pieces|parcels|turnovers|half)\\p{L}+|kochen|anbraten|dünsten|schmoren|revenir|mijoter|cuire|sofre(?:ír|gir)|cocina[rd]?|rosola(?:re|te)|soffriggere|kavur(?:un)?|haşla(?:yın)?|podsmaż(?:yć)?|gotowa[ćj]|dusi[ćj]|bakken|koken|stoven|tumis|rebus|masak",
     "炒め|煮|炒|पका",
   ),
+  blanch: anyOf("blanch(?:ed|ing)?|blanchieren|blanchir|blanchissez|blanquea[rd]?|sbollentare|sbollenta|blancheren", "焯"),
   cool: anyOf(
     "cool(?:ed|ing)?|abkühlen|refroidir|tiédir|enfria[rd]?|raffreddare|soğu(?:t|sun|yunca)(?:un)?|ostudzi[ćj]|afkoelen|dinginkan",
     "冷まし|放凉|ठंडा",

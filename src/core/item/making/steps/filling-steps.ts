@@ -51,6 +51,9 @@ export function fillingSteps(making: Making): StepInput[] {
     steps.push({ ...step, after: [{ step: last, ...(maxGapMin !== undefined && { maxGapMin }) }] });
     last = step.id;
   };
+  const soaked = soaking(making);
+  if (soaked) then(soaked);
+  if (making.says.blanch) then(blanching(making.says.blanch));
   if (filling.cookMin) {
     cooking(making)
       .filter(({ id }) => !making.hotFilling || id === "cook-filling")
@@ -118,6 +121,56 @@ export function fillingSteps(making: Making): StepInput[] {
   if (!end.ahead && end.id !== "temper-filling")
     end.ahead = { hours: filling.tasteNot ? Math.min(12, keeps) : keeps, where: "fridge" };
   return steps;
+}
+
+/** Dried mushrooms soak for so long, min; they weigh three times as much after it, and leave six times their weight of liquor. */
+const SOAK = { min: 20, target: 30, max: 240 } as const;
+const SOAKED = { weighs: 3, liquor: 6 } as const;
+const DRIED =
+  /\bdried\b.*(?:mushroom|shiitake|porcini|morel|wood ear|cep)|(?:mushroom|shiitake|porcini|morel|wood ear|ceps?)s?\b.*\bdried\b|getrocknete?.*pilz|champignons? séchés?|setas? secas?|funghi secchi|干(?:香)?菇|干しいたけ/iu;
+
+/** Dried mushrooms of a filling: rinsed, covered with boiling water, pressed; what they stood in is kept. */
+function soaking({ lines }: Making): StepInput | undefined {
+  const dried = lines.filling.filter(({ name }) => DRIED.test(name));
+  const grams = Math.round(sum(dried.map((line) => line.grams)));
+  if (grams === 0) return undefined;
+  return waiting(
+    {
+      id: "soak-filling",
+      kind: "bench-rest",
+      part: "filling",
+      do: `Rinse ${listed(dried.map(({ name }) => name))}, cover with boiling water, a plate on top; then press them. ${grams} g come to about ${grams * SOAKED.weighs} g. Keep the liquor without its grit: ${grams * SOAKED.liquor} ml take the place of as much water.`,
+      equipment: [{ id: "bowl" }],
+      cue: { early: "Hard in the middle.", see: "Soft all through." },
+      ahead: { hours: 12, where: "fridge" },
+      sources: { minutes: "filling" },
+    },
+    { ...SOAK, atC: 21, where: "room" },
+  );
+}
+
+/** Blanched for so long where nobody says, and until a pot boils again, min; drained and squeezed by hands after it. */
+const BLANCH = { min: 3, boilsAgainMin: 2, drainMin: 3 } as const;
+
+/** In boiling water and out again: the minutes count from when it boils again. */
+function blanching({ length, text: said }: NonNullable<Making["says"]["blanch"]>): StepInput {
+  const minutes = length && !length.night ? middleOf(length) : BLANCH.min;
+  return byHand(
+    {
+      id: "blanch-filling",
+      kind: "cook-filling",
+      part: "filling",
+      do: text(
+        `Into plenty of boiling water: ${minutes} min from when it boils again. Cold water, drain, squeeze, chop.`,
+        length && `The recipe: ${said}`,
+      ),
+      equipment: [{ id: "hob" }, { id: "pot" }],
+      cue: { early: "Stiff, raw green.", see: "Bends, bright.", late: "Grey, falls apart." },
+      caution: "Boiling water: lower it in with a spoon, pour it off away from you.",
+      sources: { minutes: length ? "recipe" : "filling" },
+    },
+    { fixedMin: BLANCH.boilsAgainMin + minutes + BLANCH.drainMin, secPerPiece: 0 },
+  );
 }
 
 /** What wets a filling. */
