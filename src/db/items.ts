@@ -90,13 +90,14 @@ export const itemRepository = (db: Db) => {
         return ok({ id, revision: row.revision });
       });
     },
-    /** Every version of an item that was saved, the newest first. */
-    versions: (id: string): { revision: number; savedAt: string; item: Result<Stored<Item>> }[] =>
+    /** Versions of an item that were saved, the newest first, `most` of them at the most. */
+    versions: (id: string, most = 500): { revision: number; savedAt: string; item: Result<Stored<Item>> }[] =>
       db
         .select()
         .from(itemVersions)
         .where(eq(itemVersions.itemId, id))
         .orderBy(desc(itemVersions.revision))
+        .limit(most)
         .all()
         .map((row) => ({
           revision: row.revision,

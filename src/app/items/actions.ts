@@ -9,6 +9,7 @@ import { fail, failWith, ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
+import type { ItemVersion } from "@/ui/items/VersionsCard";
 import { newId } from "../new-id";
 import { outcome } from "../outcome";
 import { Revision } from "../revision";
@@ -80,6 +81,26 @@ export async function duplicateItem(id: unknown, emptied: unknown): Promise<Resu
     const { readable, unreadable } = repository.list({ archived: true });
     const taken = [...readable.map(({ document }) => document.id), ...unreadable.map((row) => row.id)];
     return add(copyOf(found.value.document, taken, emptied === true));
+  });
+}
+
+/** So many versions are looked at, and those saved within so long of each other count as one, min: each pause in typing saves. */
+const VERSIONS = { most: 60, oneWithinMin: 10 } as const;
+
+/** What an item was like, the newest first: of versions that were saved shortly after each other the last one. */
+export async function versionsOf(id: unknown): Promise<Result<readonly ItemVersion[]>> {
+  return outcome(() => {
+    const repository = itemRepository(database());
+    if (typeof id !== "string" || !repository.find(id)) return unknownItem(id);
+    const kept: ItemVersion[] = [];
+    for (const { revision, savedAt, item } of repository.versions(id)) {
+      const newer = kept.at(-1);
+      const apartMin = newer ? (Date.parse(newer.savedAt) - Date.parse(savedAt)) / 60_000 : Infinity;
+      if (!item.ok || apartMin < VERSIONS.oneWithinMin) continue;
+      kept.push({ revision, savedAt, item: item.value.document });
+      if (kept.length === VERSIONS.most) break;
+    }
+    return ok(kept);
   });
 }
 

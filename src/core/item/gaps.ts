@@ -2,12 +2,14 @@ import { OURS, type Catalogue } from "../ingredients/own";
 import { readLine, type Reading } from "../ingredients/read-line";
 import { addComponent, changeComponent, componentsAt, type Place } from "./desk";
 import { isWeighed } from "./recipe";
+import { isTried } from "./runs";
 import type { Item } from "./schema";
 
 export type GapLine = NonNullable<Item["gaps"]>[number];
 
-/** Whether something of an item is still guessed, or not understood. */
-export const isProvisional = (item: Item): boolean => (item.gaps?.length ?? 0) > 0 || (item.guessed?.length ?? 0) > 0;
+/** Whether something of an item is not understood, or still guessed and not tried often enough either. */
+export const isProvisional = (item: Item): boolean =>
+  (item.gaps?.length ?? 0) > 0 || ((item.guessed?.length ?? 0) > 0 && !isTried(item));
 
 /** What a gap's line is read as now: what the cook has taught the catalogue since counts. */
 export const readGap = (item: Item, gap: GapLine, catalogue: Catalogue = OURS): Reading =>

@@ -175,6 +175,11 @@ export const ItemSchema = withInformative(
         finish: z.array(FinishSchema).max(50).optional(),
       })
       .optional(),
+    /** Times that its base batch was made, the newest last: how many came out, and what to remember. */
+    runs: z
+      .array(z.object({ on: z.iso.date(), pieces: z.int().min(1).max(10000), note: z.string().max(300).optional() }))
+      .max(100)
+      .optional(),
     /** The recipe as it was written. */
     written: z
       .object({

@@ -47,6 +47,7 @@ import { PieceCard } from "./PieceCard";
 import { ShapeCard } from "./ShapeCard";
 import { StepsCard } from "./StepsCard";
 import { SumsCard } from "./SumsCard";
+import { VersionsCard, type ItemVersion } from "./VersionsCard";
 import { WaysCard } from "./WaysCard";
 
 /** The next day on which the item is made, with what that is planned with besides it. */
@@ -64,12 +65,13 @@ interface Props {
   readonly save: (item: Item, from: number) => Promise<Result<{ readonly revision: number }>>;
   readonly duplicate: (id: string, emptied: boolean) => Promise<Result<{ id: string }>>;
   readonly archive: (id: string, away: boolean) => Promise<Result<{ id: string }>>;
+  readonly versions: (id: string) => Promise<Result<readonly ItemVersion[]>>;
 }
 
 const isRight = (item: Item): boolean => ItemSchema.safeParse(item).success && itemIssues({ items: [item] }).length === 0;
 
 /** The formula desk: one item with its dough, filling, piece, balance and steps; every figure follows every other. */
-export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate, archive }: Props) {
+export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate, archive, versions }: Props) {
   const router = useRouter();
   const form = useDocument<Item>({ key: `item-${stored.document.id}`, kind: "item", initial: stored, isRight, save });
   const { draft: item, conflict, change: edit } = form;
@@ -252,6 +254,7 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
             <ChecksCard item={item} onChange={change} />
             <AsWritten item={item} />
             <PieceCard item={item} onChange={change} />
+            <VersionsCard item={item} onChange={change} versions={versions} />
           </Box>
         </Box>
       </Main>

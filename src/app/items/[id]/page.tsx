@@ -7,7 +7,7 @@ import { UnreadablePage } from "@/ui/kit/UnreadablePage";
 import { OwnCatalogue } from "../../own-catalogue";
 import { nextGathering } from "../../next-gathering";
 import { withDatabase } from "../../with-database";
-import { archiveItem, duplicateItem, saveItem } from "../actions";
+import { archiveItem, duplicateItem, saveItem, versionsOf } from "../actions";
 
 /** The next day with the item, and what that is planned with. */
 function dayWith(db: Db, item: string): ItemDay | undefined {
@@ -42,6 +42,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
           save={saveItem}
           duplicate={duplicateItem}
           archive={archiveItem}
+          versions={versionsOf}
         />
       </OwnCatalogue>
     );
