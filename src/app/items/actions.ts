@@ -93,10 +93,12 @@ export async function versionsOf(id: unknown): Promise<Result<readonly ItemVersi
     const repository = itemRepository(database());
     if (typeof id !== "string" || !repository.find(id)) return unknownItem(id);
     const kept: ItemVersion[] = [];
-    for (const { revision, savedAt, item } of repository.versions(id)) {
+    const all = repository.versions(id);
+    for (const [k, { revision, savedAt, item }] of all.entries()) {
       const newer = kept.at(-1);
       const apartMin = newer ? (Date.parse(newer.savedAt) - Date.parse(savedAt)) / 60_000 : Infinity;
-      if (!item.ok || apartMin < VERSIONS.oneWithinMin) continue;
+      // What it was like at the very first is never one with what came after it.
+      if (!item.ok || (apartMin < VERSIONS.oneWithinMin && k < all.length - 1)) continue;
       kept.push({ revision, savedAt, item: item.value.document });
       if (kept.length === VERSIONS.most) break;
     }

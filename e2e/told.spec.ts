@@ -1,0 +1,95 @@
+import { OwnServer } from "../tests/own-server";
+import { expect, test } from "./test";
+
+/** A recipe that is told and not listed, to its gates on the timeline; then its runs and its versions. */
+
+let own: OwnServer;
+test.describe.configure({ mode: "serial" });
+test.beforeAll(async () => {
+  own = new OwnServer().seed();
+  await own.start();
+});
+test.afterAll(() => own.remove());
+
+const TOLD =
+  "I put 400 g of plain flour in a bowl with a teaspoon of salt and rub in 220 g of cold butter. Then 100 ml of iced water goes in. Leave it in the fridge for 45 minutes or 60 minutes in summer. " +
+  "For the inside I simmer 500 g of diced beef in 400 ml of beef stock with 2 bay leaves for 60 minutes and let it cool. " +
+  "Roll it out, cut rounds, put a spoonful in each, fold over and press with a fork. Brush with beaten egg and bake at 190 °C, 25 minutes.";
+
+test("a told recipe becomes pies; what is looked at before work goes on is asked, and what an answer means is said", async ({
+  page,
+}) => {
+  await page.goto(`${own.url}/items/new`);
+  await page.getByRole("textbox", { name: "Name", exact: true }).fill("Wharf pies");
+  await page.getByLabel("Pieces it makes").fill("20");
+  await page.getByLabel("All of it").fill(TOLD);
+  const how = page.getByRole("region", { name: "How it is made" });
+  await expect(how.getByRole("combobox", { name: "Filling is" })).toHaveText("cooked meat or fish in sauce");
+  await expect(how).toContainText("two times for the first rest: 45 and 60 min");
+  await page.getByRole("button", { name: "Keep this item" }).click();
+  await expect(page.getByLabel("Name of the item")).toHaveValue("Wharf pies");
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+
+  await page.goto(`${own.url}/g/first-try`);
+  await page.getByRole("button", { name: "Remove Slipway pies" }).click();
+  await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
+  await page.getByRole("option", { name: "Wharf pies" }).click();
+  await page.getByLabel("Pieces of Wharf pies asked for").fill("8");
+  const cooks = page.getByRole("region", { name: "Who cooks" });
+  await cooks.getByRole("button", { name: /other hours this time/ }).click();
+  await cooks.getByRole("button", { name: "More hours" }).click();
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+  await page.getByRole("link", { name: "Timeline" }).click();
+  const timeline = page.getByRole("region", { name: "Timeline" });
+  const open = (what: RegExp) => timeline.getByRole("button", { name: what }).first().click();
+  const gate = page.getByRole("group", { name: "Before you go on" });
+
+  await open(/Wharf pies: Cool/);
+  await expect(gate).toContainText("What was counted in is out again");
+  await gate.getByLabel("bay leaves 1").check();
+  await expect(gate).toContainText("1 thing is still in it.");
+  await gate.getByLabel("bay leaves 2").check();
+  await expect(gate).toContainText("Go on.");
+  await gate.getByRole("button", { name: "yes" }).click();
+  await expect(gate).toContainText("4 g of starch, stirred into cold water, boiled up in it; cold again, look again.");
+  await gate.getByRole("button", { name: "See what 10 min later moves" }).click();
+  await expect(page.getByRole("group", { name: "If it runs late" })).toContainText(/10 min late|min late/, { timeout: 20_000 });
+  await gate.getByRole("button", { name: "no", exact: true }).click();
+
+  // What was seen is still there when the step is opened again.
+  await open(/Wharf pies: Fill/);
+  await gate.getByLabel("Measured, °C").fill("46");
+  await expect(gate).toContainText(/Too warm: about 30 min on a tray, 10 mm deep, then \d+ min in the fridge/);
+  await gate.getByLabel("Go on all the same, because").fill("lids are not sealed");
+  await gate.getByRole("button", { name: "Go on", exact: true }).click();
+  await expect(gate).toContainText("Went on all the same: lids are not sealed");
+  await open(/Wharf pies: Bake/);
+  await gate.getByLabel("Core, °C").fill("70");
+  await expect(gate).toContainText("Not yet at 74 °C: 2 min more, and measure again.");
+  await expect(gate.getByLabel("Go on all the same, because")).toHaveCount(0);
+  await open(/Wharf pies: Cool/);
+  await expect(gate.getByLabel("bay leaves 2")).toBeChecked();
+});
+
+test("runs say what a batch makes; a version tells what changed, and is taken back", async ({ page }) => {
+  await page.goto(`${own.url}/items/oarlock-turnover`);
+  const card = page.getByRole("region", { name: "Runs and versions" });
+  await expect(card).toContainText("0 runs");
+  for (const count of ["19", "21"]) {
+    await card.getByLabel("Came out").fill(count);
+    await card.getByRole("button", { name: "Made it once" }).click();
+  }
+  await expect(card).toContainText("2 runs: 20 ± 1 pieces");
+  const steps = page.getByRole("region", { name: "Steps", exact: true });
+  const seal = steps.getByRole("listitem").filter({ hasText: "Seal" }).first();
+  await seal.getByRole("button", { name: "Change" }).click();
+  await steps.getByText("How one sees it, what can hurt, whose hands").click();
+  await steps.getByLabel("Too late", { exact: true }).fill("The rim cracks when it is pressed.");
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  await card.getByRole("button", { name: "What it was like before" }).click();
+  await expect(card.getByRole("listitem").first()).toContainText("made: 19 pieces; made: 21 pieces");
+  await card.getByRole("button", { name: "Back to this" }).click();
+  await expect(steps.getByLabel("Too late", { exact: true })).not.toHaveValue("The rim cracks when it is pressed.");
+  // Runs happened, whatever the recipe is now.
+  await expect(card).toContainText("2 runs: 20 ± 1 pieces");
+});
