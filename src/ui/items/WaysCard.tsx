@@ -11,7 +11,7 @@ import { answerText, questionText } from "@/core/item/ways-text";
 import { richnessOf, RICHNESS, setRichness, waysOf } from "@/core/item/ways";
 import type { Made } from "@/core/item/making/make-item";
 import { schoolOffers } from "@/core/item/making/school-offers";
-import type { SchoolChoices } from "@/core/item/making/schools";
+import { SCHOOL_PARTS, schoolPart, type SchoolChoices, type SchoolPart } from "@/core/item/making/schools";
 import type { Item } from "@/core/item/schema";
 import { useDisplay } from "../kit/use-display";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
@@ -27,6 +27,13 @@ interface Props {
   readonly onChoose: (choices: SchoolChoices) => void;
 }
 
+const PART_WORD: Readonly<Record<SchoolPart, string>> = {
+  dough: "The dough",
+  pieces: "The pieces",
+  heat: "The heat",
+  filling: "The filling",
+};
+
 /** Where cooks differ, worked out for this item: each answer says what it does before it is taken. */
 export function WaysCard({ item, onChange, made, onChoose }: Props) {
   const { catalogue } = useCatalogue();
@@ -36,6 +43,7 @@ export function WaysCard({ item, onChange, made, onChoose }: Props) {
   const plain = useDeferredValue(made?.plain);
   const offers = useMemo(() => (plain ? schoolOffers(plain, choices ?? {}) : []), [plain, choices]);
   const ratio = richnessOf(item);
+  const ways = waysOf(item, catalogue);
   return (
     <Paper component="section" aria-label="Where cooks differ" sx={{ p: 2 }}>
       <Typography variant="h2" gutterBottom>
@@ -63,20 +71,37 @@ export function WaysCard({ item, onChange, made, onChoose }: Props) {
           <Typography variant="caption">{fatRatioText(ratio, 1)}</Typography>
         </Box>
       )}
-      {offers.map((offer) => (
-        <Question
-          key={offer.id}
-          question={offer.question}
-          chosen={offer.chosen}
-          options={offer.options.map(({ id, name, note, effect }) => ({
-            id,
-            name,
-            effect: [note, effect && effectText(effect)].filter(Boolean).join(". "),
-          }))}
-          onChoose={(id) => onChoose({ ...choices, [offer.id]: id })}
-        />
-      ))}
-      {waysOf(item, catalogue).map((way) => (
+      {SCHOOL_PARTS.map((part) => {
+        const asked = offers.filter(({ id }) => schoolPart(id) === part);
+        return (
+          asked.length > 0 && (
+            <Box key={part} role="group" aria-label={PART_WORD[part]}>
+              <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
+                {PART_WORD[part]}
+              </Typography>
+              {asked.map((offer) => (
+                <Question
+                  key={offer.id}
+                  question={offer.question}
+                  chosen={offer.chosen}
+                  options={offer.options.map(({ id, name, note, effect }) => ({
+                    id,
+                    name,
+                    effect: [note, effect && effectText(effect)].filter(Boolean).join(". "),
+                  }))}
+                  onChoose={(id) => onChoose({ ...choices, [offer.id]: id })}
+                />
+              ))}
+            </Box>
+          )
+        );
+      })}
+      {ways.length > 0 && (
+        <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
+          What is weighed
+        </Typography>
+      )}
+      {ways.map((way) => (
         <Question
           key={way.id}
           question={questionText(way)}

@@ -97,6 +97,8 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
   const formed = made && drawingOf(made);
   const faults = made?.faults.filter(({ steps }) => info.step !== null && steps.includes(info.step)) ?? [];
   const why = whyHere(plan, holds, task, shown);
+  // One more is told rather than counted.
+  const told = why.steps.length === WHY_SHOWN + 1 ? WHY_SHOWN + 1 : WHY_SHOWN;
   // Trays that wait are told by what they wait from; a step is known by when it ended.
   const ends = new Map(plan.solution.tasks.map((t) => [t.id, t.end]));
   const before = [...new Set(problemTask.after.map((link) => link.task))].filter((id) => plan.tasks[id]?.step);
@@ -155,6 +157,16 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
         </Box>
       )}
       {step && <Cues step={step} />}
+      {made && step && (
+        <BeforeYouGoOn
+          gathering={gathering.id}
+          task={task}
+          gates={gatesOf(made, step)}
+          roomC={roomC}
+          shown={shown}
+          onLate={(minutes) => setLate({ task, minutes })}
+        />
+      )}
       {faults.length > 0 && (
         <Box component="details" sx={{ mt: 1.25, fontSize: "0.85rem" }}>
           <Box component="summary" sx={{ cursor: "pointer", fontWeight: 600, minHeight: 28 }}>
@@ -180,26 +192,16 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
             {why.direction === "later" ? "Why not later" : "Why not earlier"}
           </Typography>
           <Box component="ol" sx={{ m: 0, pl: 2.5, fontSize: "0.85rem" }}>
-            {why.steps.slice(0, WHY_SHOWN).map((reason) => (
+            {why.steps.slice(0, told).map((reason) => (
               <li key={reason.task}>{reason.text}</li>
             ))}
           </Box>
-          {why.steps.length > WHY_SHOWN && (
+          {why.steps.length > told && (
             <Soft>
-              … {why.steps.length - WHY_SHOWN - 1} more, and at the end: {why.steps.at(-1)!.text}
+              … {why.steps.length - told - 1} more, and at the end: {why.steps.at(-1)!.text}
             </Soft>
           )}
         </Box>
-      )}
-      {made && step && (
-        <BeforeYouGoOn
-          gathering={gathering.id}
-          task={task}
-          gates={gatesOf(made, step)}
-          roomC={roomC}
-          shown={shown}
-          onLate={(minutes) => setLate({ task, minutes })}
-        />
       )}
       {info.step && (
         <RunsLate

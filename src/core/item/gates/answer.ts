@@ -52,7 +52,7 @@ export function verdictOf(gate: Gate, seen: Seen, roomC: number): Verdict | unde
       if (seen.kind !== "measured") return undefined;
       if (seen.value <= gate.mostC) return OPEN;
       const { roomMin, fridgeMin } = shallowCoolingMin(seen.value, gate.mostC, roomC);
-      return { open: false, code: "cool", roomMin, fridgeMin, waitMin: Math.ceil(roomMin + fridgeMin) };
+      return { open: false, code: "cool", roomMin, fridgeMin, waitMin: Math.max(1, Math.round(roomMin + fridgeMin)) };
     }
     case "counted": {
       if (seen.kind !== "ticked") return undefined;

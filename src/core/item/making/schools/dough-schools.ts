@@ -238,7 +238,7 @@ export const DOUGH_SCHOOLS: readonly School[] = [
     fits: (making) => ownDough(making) && boughtFor(making.dough.id) !== undefined,
     usual: () => "home",
     options: [
-      { id: "home", name: "made here", note: "", of: asIs },
+      { id: "home", name: "made here", note: "your own formula, weighed and mixed", of: asIs },
       {
         id: "bought",
         name: "bought",

@@ -47,7 +47,7 @@ export const FILLING_SCHOOLS: readonly School[] = [
     fits: (making) => isMeat(making) && making.hazard !== "poultry",
     usual: () => "no",
     options: [
-      { id: "no", name: "no", note: "", of: asIs },
+      { id: "no", name: "no", note: "as it comes from the board", of: asIs },
       {
         id: "alkali",
         name: "a quarter of an hour, then rinsed",

@@ -63,7 +63,7 @@ export const HEAT_SCHOOLS: readonly School[] = [
     fits: isBakedOnce,
     usual: () => "usual",
     options: [
-      { id: "usual", name: "as it stands", note: "", of: asIs },
+      { id: "usual", name: "as it stands", note: "the recipe's own setting, or what is usual", of: asIs },
       { id: "gentler", name: "15 °C lower", note: "even colour, a drier crust", of: at(GENTLER) },
       { id: "hotter", name: "15 °C higher", note: "sooner and darker; the middle must be hot as well", of: at(HOTTER) },
     ],
@@ -119,7 +119,7 @@ export const HEAT_SCHOOLS: readonly School[] = [
     fits: ({ method, dough }) => method.id === "pan" && ["HW", "CW"].includes(dough.id),
     usual: () => "plain",
     options: [
-      { id: "plain", name: "plain", note: "", of: asIs },
+      { id: "plain", name: "plain", note: "each piece by itself, more of them crisp all round", of: asIs },
       {
         id: "lace",
         name: "lacy, turned out in one",

@@ -49,7 +49,7 @@ export const PIECE_SCHOOLS: readonly School[] = [
     fits: ({ method, dough, bought }) => isBaked(method.id) && dough.wash && bought !== "pieces",
     usual: ({ lines }) => (lines.finish.length > 0 ? "recipe" : "none"),
     options: [
-      { id: "recipe", name: "as the recipe says", note: "", of: asIs },
+      { id: "recipe", name: "as the recipe says", note: "what it has been brushed with all along", of: asIs },
       { id: "yolk", name: "egg yolk", note: "darkest; watch it from the middle on", of: washedWith("egg yolk") },
       { id: "egg", name: "whole egg", note: "gold, a little gloss", of: washedWith("egg") },
       { id: "milk", name: "milk", note: "pale gold and soft", of: washedWith("milk") },
@@ -71,7 +71,7 @@ export const PIECE_SCHOOLS: readonly School[] = [
     options: [
       { id: "usual", name: "as is usual", note: "water where the dough is dry", of: asIs },
       { id: "egg", name: "egg", note: "closes best, and is an egg in it", of: rimmedWith("egg") },
-      { id: "milk", name: "milk", note: "", of: rimmedWith("milk") },
+      { id: "milk", name: "milk", note: "browns a little at the seam, and is milk in it", of: rimmedWith("milk") },
       {
         id: "none",
         name: "nothing",
@@ -86,7 +86,7 @@ export const PIECE_SCHOOLS: readonly School[] = [
     fits: isClosed,
     usual: () => "usual",
     options: [
-      { id: "usual", name: "as is usual for this dough", note: "", of: asIs },
+      { id: "usual", name: "as is usual for this dough", note: "pricks or a slit, as deep as the lid", of: asIs },
       {
         id: "pricks",
         name: "pricked",
