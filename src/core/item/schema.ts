@@ -167,6 +167,8 @@ export const ItemSchema = withInformative(
         choices: z.record(id, id).optional(),
         /** What its own steps said before they were made by rule: their times and heat stand for a recipe's. */
         says: z.string().max(20000).optional(),
+        /** Steps that were there before they were known by rule: what each is called here, by what it is called by rule. */
+        called: z.record(id, id).optional(),
         /** What the recipe has where a choice puts something else in its place: it comes back with the choice taken back. */
         instead: z.object({ dough: DoughSchema.optional(), wash: components.optional() }).optional(),
         /** How many carriers and chambers take by the cook's word, where it is not as the piece's measures have it. */

@@ -100,7 +100,7 @@ describe("items of older versions", () => {
     expect(read.ok && readDocument(ITEM_DOCUMENT, 2, JSON.parse(JSON.stringify(read.value)))).toEqual(read);
   });
   test.each([
-    [4, "{}", "schemaVersion is 4, which is not known; expected a version from 1 to 3"],
+    [5, "{}", "schemaVersion is 5, which is not known; expected a version from 1 to 4"],
     [1, "[]", "the input is []; expected an object"],
     [1, JSON.stringify({ ...pie, schools: "none" }), 'schools is "none"; expected a list'],
     [1, JSON.stringify({ ...pie, filling: 3 }), "filling is 3; expected an object"],

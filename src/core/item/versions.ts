@@ -2,6 +2,7 @@ import type { DocumentKind, Upcaster } from "../shared/documents";
 import { allergensCalled, allergensOf, ALLERGENS, type Allergen } from "../ingredients/allergen";
 import { lineClaims } from "../ingredients/claims";
 import { findIngredient } from "../ingredients/find";
+import { recognised } from "./making/adopt";
 import { ItemSchema } from "./schema";
 import { StepPatchesSchema } from "./step-patch";
 
@@ -98,12 +99,20 @@ export const derivedClaims: Upcaster = (item) => {
   };
 };
 
+/** Since version 4 an item with steps of its own is known by rule as well, as far as it can be. */
+const knownByRule: Upcaster = (document) => {
+  const read = ItemSchema.safeParse(document);
+  if (!read.success || read.data.making) return document;
+  const { making } = recognised(read.data);
+  return making ? { ...document, making } : document;
+};
+
 /** An item from outside, which may state what is in it in the older way. */
 export const asToday = (item: unknown): unknown => (isFields(item) ? derivedClaims(item) : item);
 
 /** Items as they are stored. */
 export const ITEM_DOCUMENT: DocumentKind<typeof ItemSchema> = {
   schema: ItemSchema,
-  version: 3,
-  upcasters: { 1: typedPatches, 2: derivedClaims },
+  version: 4,
+  upcasters: { 1: typedPatches, 2: derivedClaims, 3: knownByRule },
 };

@@ -3,45 +3,70 @@ import { itemIssues } from "../check";
 import { claimsOf } from "../claims";
 import { resolveItem } from "../resolve";
 import { ItemSchema, type Item } from "../schema";
-import { isHeat } from "../step";
-import { adopted, byRule } from "./adopt";
+import { isHeat, type Step } from "../step";
+import { byRule, byRuleAlone, ownPlaces, recognised } from "./adopt";
 import { remake } from "./remake";
 
-const ITEMS = [...new Set(DEMO_GATHERINGS.flatMap((id) => demoInput(id).items.map((item) => item.id)))].map(demoItem);
-/** Items that are one thing only, without variants of their filling. */
-const PLAIN = ITEMS.filter((item) => byRule(item) !== undefined);
+const ITEMS = [...new Set(DEMO_GATHERINGS.flatMap((id) => demoInput(id).items.map((item) => item.id)))]
+  .map(demoItem)
+  .map(({ making: _, ...item }) => item as Item);
 const heatOf = (item: Item) => resolveItem(item, {}, "base").steps.find((step) => isHeat(step) && step.path.includes("fresh"))!;
+const setting = (one: Item) => heatOf(one).equipment.find(({ settingC }) => settingC !== undefined)?.settingC;
+const contains = (one: Item) => claimsOf(resolveItem(one, {}, "base")).contains.map(({ allergen }) => allergen);
 
-test.each(PLAIN.map((item) => [item.name, item] as const))("%s: by rule it is what it was, with its own heat", (_, item) => {
-  const made = byRule(item)!;
-  const next = adopted(item, made);
-  expect(ItemSchema.safeParse(next).success).toBe(true);
-  expect(itemIssues({ items: [next] })).toEqual([]);
-  expect(heatOf(next).kind).toBe(heatOf(item).kind);
-  const setting = (one: Item) => heatOf(one).equipment.find(({ settingC }) => settingC !== undefined)?.settingC;
-  expect(setting(next)).toBe(setting(item));
-  // Formula, piece, keeping and what carriers take are the cook's.
-  expect([next.dough, next.filling, next.piece, next.storage]).toEqual([item.dough, item.filling, item.piece, item.storage]);
-  for (const [key, value] of Object.entries(item.capacity))
-    if (/^per/.test(key)) expect([key, next.capacity[key as keyof typeof next.capacity]]).toEqual([key, value]);
-  const contains = (one: Item) => claimsOf(resolveItem(one, {}, "base")).contains.map(({ allergen }) => allergen);
-  expect(contains(next)).toEqual(contains(item));
+describe.each(ITEMS.map((item) => [item.name, item] as const))("%s", (_, item) => {
+  const known = recognised(item);
+
+  test("it is known by rule, and nothing about it changes", () => {
+    expect(known.making).toBeDefined();
+    expect({ ...known, making: undefined }).toEqual({ ...item, making: undefined });
+    expect(ItemSchema.safeParse(known).success).toBe(true);
+    expect(byRule(known)).toBeUndefined();
+  });
+
+  test("made anew it keeps its own figures, with the core that the rule asks for", () => {
+    const { item: again, unused } = remake(known, {})!;
+    expect(unused).toEqual([]);
+    const plain = (one: Item) =>
+      one.steps
+        .map(({ sources: _s, coreC: _c, ...step }) => JSON.parse(JSON.stringify(step)) as Step)
+        .sort((a, b) => (a.id < b.id ? -1 : 1));
+    expect(plain(again)).toEqual(plain(item));
+    for (const step of item.steps)
+      if (step.coreC !== undefined)
+        expect(again.steps.find(({ id }) => id === step.id)!.coreC).toBeGreaterThanOrEqual(step.coreC);
+    expect(itemIssues({ items: [again] })).toEqual([]);
+    const kept = ({ dough, filling, piece, storage, capacity, schools }: Item): unknown =>
+      JSON.parse(JSON.stringify([dough, filling, piece, storage, capacity, schools]));
+    expect(kept(again)).toEqual(kept(item));
+  });
+
+  test("with the steps of the rule alone it is what it was, with its own heat", () => {
+    expect(ownPlaces(known)).toBeGreaterThan(0);
+    const alone = byRuleAlone(known);
+    expect(ownPlaces(alone)).toBe(0);
+    expect(itemIssues({ items: [alone] })).toEqual([]);
+    expect([heatOf(alone).kind, setting(alone)]).toEqual([heatOf(item).kind, setting(item)]);
+    expect([alone.dough, alone.piece, alone.storage]).toEqual([item.dough, item.piece, item.storage]);
+    expect(alone.capacity).toEqual(item.capacity);
+    expect(contains(alone)).toEqual(contains(item));
+  });
+
+  test("finished another way it is right as well, and says what it could not keep", () => {
+    for (const method of ["tray", "fry", "steam", "pan"] as const) {
+      const other = remake(known, { method });
+      if (!other) continue;
+      expect(itemIssues({ items: [other.item] })).toEqual([]);
+      expect(ItemSchema.safeParse(other.item).success).toBe(true);
+      expect(contains(other.item)).toEqual(expect.arrayContaining(contains({ ...item, finish: [], schools: [] })));
+    }
+  });
 });
 
-test("then it is made otherwise like any other: baked to fried and back", () => {
-  const pie = demoItem("slipway-pie");
-  const next = adopted(pie, byRule(pie)!);
-  const fried = remake(next, { method: "fry" })!.item;
-  expect(heatOf(fried).kind).toBe("fry");
-  expect(itemIssues({ items: [fried] })).toEqual([]);
-  expect(remake(fried, { method: "tray" })!.item.steps).toEqual(next.steps);
-});
-
-test("what is made by rule already, or has variants of its filling, is not asked", () => {
-  expect(PLAIN.length).toBeGreaterThan(4);
-  const varied = ITEMS.filter((item) => (item.filling.variants ?? []).length > 0);
-  expect(varied.length).toBeGreaterThan(0);
-  varied.forEach((item) => expect(byRule(item)).toBeUndefined());
-  const pie = demoItem("slipway-pie");
-  expect(byRule(adopted(pie, byRule(pie)!))).toBeUndefined();
+test("baked to fried: the vent goes, the oil comes, and what the cook has of kneading stays", () => {
+  const pie = recognised(demoItem("slipway-pie"));
+  const fried = remake(pie, { method: "fry" })!;
+  expect(heatOf(fried.item).kind).toBe("fry");
+  const knead = (item: Item) => item.steps.filter(({ kind }) => kind === "knead" || kind === "mix").map(({ time }) => time);
+  expect(knead(fried.item)).toEqual(knead(pie));
 });

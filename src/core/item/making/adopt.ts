@@ -4,14 +4,18 @@ import { resolveItem } from "../resolve";
 import { isHeat, type Step } from "../step";
 import { workMinutes } from "../step-minutes";
 import { makeItem, type Made } from "./make-item";
-import { recipeOf } from "./remake";
-import { setCapacity, CARRIERS } from "./settle";
+import { sameSteps } from "./called";
+import { asMade, recipeOf, stepEdits } from "./remake";
+import { CARRIERS } from "./settle";
 
 /** A rest so long is a night, min. */
 const NIGHT_MIN = 360;
 
 const minutesOf = (step: Step, pieces: number): number => Math.max(1, Math.round(step.rest?.target ?? workMinutes(step, pieces)));
 const lengthOf = (minutes: number): string => (minutes >= NIGHT_MIN ? "overnight" : `${minutes} min`);
+
+/** The flour is scalded, in the words of a step. */
+const HOT_WATER = /\b(?:boiling|hot|boiled|scald\w*)\b[^.]*\b(?:water|flour)\b|\bwater\b[^.]*\b(?:9\d|100) °C/i;
 
 /** What a step says in a sentence that can be read again: what is done, how long, how hot. Undefined where that says nothing of the kind of thing. */
 function sentenceOf(step: Step, pieces: number): string | undefined {
@@ -20,6 +24,8 @@ function sentenceOf(step: Step, pieces: number): string | undefined {
   const at = hot && hot.id !== "steamer" ? ` at ${hot.settingC} °C${hot.id === "oven" ? " fan" : ""}` : "";
   const cold = step.rest?.where === "fridge" ? " in the fridge" : "";
   switch (step.kind) {
+    case "mix":
+      return step.part === "dough" && HOT_WATER.test(step.do) ? "Pour the boiling water over the flour." : undefined;
     case "knead":
       return `Knead the dough ${minutes} min.`;
     case "bulk-rest":
@@ -65,15 +71,32 @@ function textOf(item: Item): string[] {
 
 /**
  * What an item that has steps of its own would be by rule, from its lines and from what its steps say; undefined for one that is
- * made by rule already, whose filling has variants with changes of their own, or of which nothing can be weighed.
+ * made by rule already, or of which nothing can be weighed.
  */
 export function byRule(item: Item, catalogue: Catalogue = OURS): Made | undefined {
-  if (item.making || (item.filling.variants ?? []).length > 0) return undefined;
+  if (item.making) return undefined;
   const recipe = recipeOf(item, { says: textOf(item).join("\n") }, catalogue);
   if (!recipe.ok) return undefined;
   const isBlind = freshSteps(item).some(({ kind }) => kind === "blind-bake");
   const made = makeItem(recipe.value, { taken: [], catalogue, ...(isBlind && { method: "blind" as const }) });
   return made.ok ? made.value : undefined;
+}
+
+/**
+ * An item with steps of its own as one that is made by rule, and changed by its cook wherever it is otherwise: nothing about it
+ * changes but what is known of it. What cannot be made by rule stays as it is.
+ */
+export function recognised(item: Item, catalogue: Catalogue = OURS): Item {
+  const made = byRule(item, catalogue);
+  if (!made?.item.making) return item;
+  const called = sameSteps(made.item.steps, item.steps);
+  const ownCapacity = Object.fromEntries(
+    CARRIERS.flatMap((carrier) => {
+      const own = item.capacity[carrier];
+      return own === undefined ? [] : [[carrier, own]];
+    }),
+  );
+  return { ...item, making: { ...made.item.making, says: textOf(item).join("\n"), called, ownCapacity } };
 }
 
 /** Where what was put on the pieces goes: to the step of the same kind, else to the heat's, else to the table. */
@@ -84,19 +107,20 @@ function placeOf(before: Step | undefined, steps: readonly Step[]): string {
 }
 
 /**
- * An item whose steps are made by rule from now on. Its formula, its piece, what a carrier takes, how it keeps and how many are
+ * An item whose steps are those of the rule from now on. Its formula, its piece, what a carrier takes, how it keeps and how many are
  * eaten stay as the cook has them; its own steps, with the choices and hints that hang on them, fall away.
  */
-export function adopted(item: Item, made: Made): Item {
-  const { steps, making, family, capacity, fryOil, faults } = made.item;
-  const next: Item = {
+export function byRuleAlone(item: Item, catalogue: Catalogue = OURS): Item {
+  const { called: _own, ...making } = item.making ?? {};
+  const made = item.making && asMade({ ...item, making: item.making }, making as NonNullable<Item["making"]>, catalogue);
+  if (!made) return item;
+  const { steps, faults, fryOil } = made.item;
+  const isThere = (id: string) => steps.some((step) => step.id === id);
+  return {
     ...item,
-    making: making && { ...making, says: textOf(item).join("\n") },
-    family,
+    making: making as NonNullable<Item["making"]>,
     steps,
-    capacity,
     ...(fryOil && { fryOil: item.fryOil ?? fryOil }),
-    guessed: made.item.guessed,
     finish: item.finish.map((entry) => ({
       ...entry,
       step: placeOf(
@@ -104,11 +128,22 @@ export function adopted(item: Item, made: Made): Item {
         steps,
       ),
     })),
+    filling: {
+      ...item.filling,
+      ...(item.filling.variants && {
+        variants: item.filling.variants.map((variant) => ({
+          ...variant,
+          stepChanges: variant.stepChanges.filter(({ step }) => isThere(step)),
+        })),
+      }),
+    },
     schools: [],
     faults,
   };
-  return CARRIERS.reduce((one, carrier) => {
-    const own = item.capacity[carrier];
-    return own === undefined ? one : setCapacity(one, carrier, own);
-  }, next);
+}
+
+/** Places in which an item's steps are not those of the rule. */
+export function ownPlaces(item: Item, catalogue: Catalogue = OURS): number {
+  const made = asMade(item, item.making, catalogue);
+  return made ? stepEdits(made.item.steps, item.steps).length : 0;
 }

@@ -6,6 +6,7 @@ import type { Component, Item } from "../schema";
 import { removeStep } from "../step-edit";
 import { inOrder } from "../step-order";
 import type { Step } from "../step";
+import { calledAs } from "./called";
 import { METHOD_IDS } from "./doughs";
 import { FILLING_IDS } from "./fillings";
 import { makeItem, type Made } from "./make-item";
@@ -13,6 +14,7 @@ import { isPut } from "./put";
 import { RecipeInputSchema, type RecipeInput } from "./recipe-input";
 import { withOwnCapacity } from "./settle";
 import { shapeOf } from "./shapes";
+import { SECOND_COAT } from "./steps/piece-steps";
 
 export type Making = NonNullable<Item["making"]>;
 
@@ -82,11 +84,25 @@ export function asMade(item: Item, making: Making | undefined = item.making, cat
     filling: FILLING_IDS.find((id) => id === making.filling),
     ...(making.choices && { choices: making.choices }),
   });
-  return made.ok ? made.value : undefined;
+  return made.ok ? { ...made.value, item: calledAs(made.value.item, making.called) } : undefined;
 }
 
-/** Fields of a step that follow from weights and names, and are no edit where they differ. */
-const FOLLOWS: ReadonlySet<string> = new Set(["do", "sources"]);
+/** Fields of a step that say where others come from, and are no edit where they differ. */
+const FOLLOWS: ReadonlySet<string> = new Set(["sources"]);
+
+/** Steps whose words name what goes in: they follow the lines. */
+const NAMES_LINES: ReadonlySet<string> = new Set([
+  ...["weigh-dough", "mix-dough", "rest-dough", "prep-filling", "cook-filling", "soak-filling", "wash", SECOND_COAT],
+]);
+const withoutNumbers = (text: string): string => text.replace(/\d+(?:[.,]\d+)?/g, "#");
+
+/** Whether a field is as it would be made now, but for the weights and names that it speaks of. */
+function isFollowed(key: keyof Step, own: Step, made: Step): boolean {
+  if (FOLLOWS.has(key)) return true;
+  if (key === "do") return NAMES_LINES.has(made.id) || withoutNumbers(own.do) === withoutNumbers(made.do);
+  // A core that the rule asks for is never left out by an older step that knew of none.
+  return key === "coreC" && (own.coreC ?? -Infinity) < (made.coreC ?? -Infinity);
+}
 
 /** How the steps of an item differ from those that were made for it. */
 export function stepEdits(made: readonly Step[], now: readonly Step[]): StepEdit[] {
@@ -104,7 +120,7 @@ export function stepEdits(made: readonly Step[], now: readonly Step[]): StepEdit
         .map((key) => [key, own[key]] as const)
         .filter(
           ([key, value]) =>
-            !FOLLOWS.has(key) &&
+            !isFollowed(key, own, step) &&
             JSON.stringify(value) !== JSON.stringify(step[key]) &&
             !(key === "after" && followsFrom(own, step, now, made)),
         ),
@@ -129,7 +145,11 @@ function followsFrom(own: Step, made: Step, now: readonly Step[], all: readonly 
   const [is, was] = [through(own, now, all), through(made, all, now)].map((ids) => new Set(ids));
   const isDirect = own.after.every((link) => all.some(({ id }) => id === link.step));
   const wasDirect = made.after.every((link) => now.some(({ id }) => id === link.step));
-  return !(isDirect && wasDirect) && is.size === was.size && [...is].every((id) => was.has(id));
+  // How soon it follows on an added step is the cook's own.
+  const isTimed = own.after.some(
+    (link) => !all.some(({ id }) => id === link.step) && (link.maxGapMin !== undefined || link.minGapMin !== undefined),
+  );
+  return !isTimed && !(isDirect && wasDirect) && is.size === was.size && [...is].every((id) => was.has(id));
 }
 
 /** The cook's changes on newly made steps; those that have no place are given back. */
@@ -142,7 +162,7 @@ function withEdits(item: Item, edits: readonly StepEdit[], before: readonly Step
       if (there(edit.step)) next = removeStep(next, edit.step);
     } else if (edit.kind === "changed") {
       if (!next.steps.some(({ id, kind }) => id === edit.step && kind === edit.was)) unused.push(edit);
-      else next = { ...next, steps: next.steps.map((step) => (step.id === edit.step ? { ...step, ...edit.fields } : step)) };
+      else next = { ...next, steps: next.steps.map((step) => (step.id === edit.step ? edited(step, edit.fields) : step)) };
     } else {
       const after = edit.step.after.filter((link) => there(link.step));
       if (after.length < edit.step.after.length || there(edit.step.id)) {
@@ -167,6 +187,20 @@ function withEdits(item: Item, edits: readonly StepEdit[], before: readonly Step
     }
   }
   return { item: { ...next, steps: inOrder(linked(next.steps, item.steps)) }, unused };
+}
+
+/** A step with what the cook has of it; a figure of the cook's own is said to be. */
+function edited(step: Step, fields: Partial<Step>): Step {
+  const own = {
+    ...((fields.time || fields.rest) && { minutes: "cook" as const }),
+    ...(fields.equipment && { heat: "cook" as const }),
+  };
+  const next = { ...step, ...fields, ...(step.sources && { sources: { ...step.sources, ...own } }) };
+  // Looks that a shorter time no longer reaches fall away.
+  const lasts = next.rest?.min ?? next.time.fixedMin;
+  const reaches = ({ fromMin, minutes }: { readonly fromMin: number; readonly minutes: number }) =>
+    fromMin < 0 ? -fromMin <= lasts : fromMin + minutes <= lasts;
+  return next.tend && next.time.secPerPiece === 0 ? { ...next, tend: next.tend.filter(reaches) } : next;
 }
 
 function withoutAfter(edit: StepEdit): StepEdit {
@@ -249,6 +283,7 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
       ...after.item.making!,
       ...(making.says !== undefined && { says: making.says }),
       ...(making.ownCapacity && { ownCapacity: making.ownCapacity }),
+      ...(making.called && { called: making.called }),
       ...(kept.length > 0 && { finish: kept }),
       ...(instead && { instead }),
     },
@@ -256,19 +291,70 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
     ...(!instead?.dough && making.instead?.dough && { dough: making.instead.dough }),
     family: after.item.family,
     steps,
-    faults,
-    capacity: withOwnCapacity(capacity, making.ownCapacity),
-    storage,
-    fryOil,
-    piece: { ...item.piece, shape: piece.shape, thicknessMm: piece.thicknessMm, footprintMm: piece.footprintMm },
+    faults: followed(before.item.faults, faults, item.faults),
+    capacity: followed(
+      withOwnCapacity(before.item.capacity, making.ownCapacity),
+      withOwnCapacity(capacity, making.ownCapacity),
+      item.capacity,
+    ),
+    storage: followed(before.item.storage, storage, item.storage),
+    fryOil: followed(before.item.fryOil, fryOil, item.fryOil),
+    piece: {
+      ...item.piece,
+      shape: followed(before.item.piece.shape, piece.shape, item.piece.shape),
+      thicknessMm: followed(before.item.piece.thicknessMm, piece.thicknessMm, item.piece.thicknessMm),
+      footprintMm: followed(before.item.piece.footprintMm, piece.footprintMm, item.piece.footprintMm),
+    },
     finish: all.filter(has),
-    filling: { ...item.filling, useAtMaxC: filling.useAtMaxC },
+    filling: {
+      ...item.filling,
+      useAtMaxC: followed(before.item.filling.useAtMaxC, filling.useAtMaxC, item.filling.useAtMaxC),
+    },
   };
   const edits = stepEdits(before.item.steps, item.steps);
   const remade = withEdits(made, edits, item.steps);
-  if (!findRing(remade.item.steps)) return remade;
+  if (!findRing(remade.item.steps)) return { ...remade, item: withoutGone(remade.item, item.steps) };
   // Steps that changed places would wait for each other here: they stay where they are made.
   const moved = edits.filter((edit) => edit.kind === "changed" && edit.fields.after !== undefined);
   const inPlace = withEdits(made, edits.map(withoutAfter), item.steps);
-  return { ...inPlace, unused: [...inPlace.unused, ...moved] };
+  return { item: withoutGone(inPlace.item, item.steps), unused: [...inPlace.unused, ...moved] };
+}
+
+/** What follows where it changes with the making; else what the item has. */
+const followed = <T>(before: T, after: T, own: T): T => (JSON.stringify(before) === JSON.stringify(after) ? own : after);
+
+/**
+ * Without what hangs on steps that are not there any more, or in which something else is done now: hints, and changes by choices
+ * of the item's own.
+ */
+function withoutGone(item: Item, before: readonly Step[]): Item {
+  const kinds = new Map(before.map(({ id, kind }) => [id, kind]));
+  const there = new Set(item.steps.flatMap(({ id, kind }) => ((kinds.get(id) ?? kind) === kind ? [id] : [])));
+  const has = ({ step }: { readonly step: string }) => there.has(step);
+  const ids = new Set(item.steps.map(({ id }) => id));
+  return {
+    ...item,
+    faults: item.faults.flatMap((fault) => {
+      const steps = fault.steps.filter((id) => ids.has(id));
+      return steps.length > 0 ? [{ ...fault, steps }] : [];
+    }),
+    schools: item.schools.map((school) => ({
+      ...school,
+      options: school.options.map((option) => ({
+        ...option,
+        changes: option.changes.filter(has),
+        ...(option.finish && { finish: option.finish.filter(has) }),
+      })),
+    })),
+    ...(item.filling.variants && {
+      filling: {
+        ...item.filling,
+        variants: item.filling.variants.map((variant) => ({ ...variant, stepChanges: variant.stepChanges.filter(has) })),
+      },
+    }),
+    ...(item.storage?.fromFrozen?.step !== undefined &&
+      !ids.has(item.storage.fromFrozen.step) && {
+        storage: { ...item.storage, fromFrozen: { ...item.storage.fromFrozen, step: undefined } },
+      }),
+  };
 }

@@ -1,9 +1,8 @@
-import { listed } from "../../../shared/words";
 import { FRIDGE_HOURS } from "../../../tables/keeping";
 import type { DoughRest } from "../doughs";
 import { OPERATIONS } from "../hands";
 import type { Making } from "../making";
-import { byHand, middleOf, restAs, text, waiting, type StepInput } from "./step-input";
+import { byHand, middleOf, namesIn, restAs, text, waiting, type StepInput } from "./step-input";
 
 const BLOOM = { min: 5, target: 10, max: 12 } as const;
 const PASTE_MIN = 5;
@@ -13,7 +12,7 @@ const PACKET = 0.25;
 /** In the fridge overnight: yeast goes on slowly, and is warm again after so long, min. */
 const COLD_NIGHT = { min: 480, target: 720, max: 960 } as const;
 
-const namesOf = (making: Making): string => listed(making.lines.dough.map(({ name }) => name));
+const namesOf = (making: Making): string => namesIn(making.lines.dough);
 
 /** From weighing to a dough that can be divided. A dough that is bought is only got out. */
 export function doughSteps(making: Making): StepInput[] {

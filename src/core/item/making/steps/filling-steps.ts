@@ -6,7 +6,7 @@ import { REHEAT_CORE_C } from "../fillings";
 import { PREP_SEC_PER_100_G } from "../hands";
 import { countedOut } from "../../whole-spices";
 import { fillAtMostC, type Making } from "../making";
-import { byHand, middleOf, restAs, text, waiting, type StepInput } from "./step-input";
+import { byHand, middleOf, namesIn, restAs, text, waiting, type StepInput } from "./step-input";
 
 const COOL = { min: 25, target: 40, max: 120 } as const;
 const CHILL = { min: 45, target: 60, max: 2880 } as const;
@@ -26,7 +26,7 @@ function prepSeconds(making: Making): number {
 export function fillingSteps(making: Making): StepInput[] {
   const { filling, lines } = making;
   if (lines.filling.length === 0) return [];
-  const names = listed(lines.filling.map(({ name }) => name));
+  const names = namesIn(lines.filling);
   const keeps = FRIDGE_HOURS[filling.fridge] ?? 24;
   const steps: StepInput[] = [
     byHand(
@@ -139,7 +139,7 @@ function soaking({ lines }: Making): StepInput | undefined {
       id: "soak-filling",
       kind: "bench-rest",
       part: "filling",
-      do: `Rinse ${listed(dried.map(({ name }) => name))}, cover with boiling water, a plate on top; then press them. ${grams} g come to about ${grams * SOAKED.weighs} g. Keep the liquor without its grit: ${grams * SOAKED.liquor} ml take the place of as much water.`,
+      do: `Rinse ${namesIn(dried)}, cover with boiling water, a plate on top; then press them. ${grams} g come to about ${grams * SOAKED.weighs} g. Keep the liquor without its grit: ${grams * SOAKED.liquor} ml take the place of as much water.`,
       equipment: [{ id: "bowl" }],
       cue: { early: "Hard in the middle.", see: "Soft all through." },
       ahead: { hours: 12, where: "fridge" },
@@ -312,7 +312,7 @@ function cooking(making: Making): StepInput[] {
     do: text(
       making.roastC !== undefined
         ? "Roast the filling."
-        : `Cook the filling: ${listed(lines.filling.filter(({ cook: hot }) => hot !== false).map(({ name }) => name))}.`,
+        : `Cook the filling: ${namesIn(lines.filling.filter(({ cook: hot }) => hot !== false))}.`,
       said && `The recipe: ${says.fillingCook!.text}`,
       counted.length > 0 && `Count in: ${listed(counted)}; count them out again before it is wrapped.`,
       "Does liquid run on a tilted spoon? Then a few minutes more.",

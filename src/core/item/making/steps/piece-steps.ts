@@ -2,7 +2,7 @@ import { capitalised } from "../../../shared/words";
 import { FRIDGE_HOURS } from "../../../tables/keeping";
 import { OPERATIONS } from "../hands";
 import { fillAtMostC, isBaked, type Making } from "../making";
-import { byHand, restAs, text, waiting, type StepInput } from "./step-input";
+import { byHand, namesIn, restAs, text, waiting, type StepInput } from "./step-input";
 
 /** Wet fillings wait so long in an open piece at the most, min. */
 const WET_MIN = 30;
@@ -134,7 +134,7 @@ export function formingSteps(making: Making, dough: string, filling: string | un
           part: "piece",
           path: ["fresh", "freezer"],
           lot: lotOf(making),
-          do: `Brush with ${making.lines.finish.map(({ name }) => name).join(", ")}: the face, not the edge.`,
+          do: `Brush with ${namesIn(making.lines.finish)}: the face, not the edge.`,
           equipment: carrierOf(making),
           after: [{ step: last, ...(kind.final && { maxGapMin: 10 }) }],
           sources: { hands: "table" },
@@ -196,7 +196,7 @@ const secondCoat = (making: Making): StepInput[] => [
       part: "piece",
       path: ["fresh", "freezer"],
       lot: lotOf(making),
-      do: `Brush a second time with ${making.lines.finish.map(({ name }) => name).join(", ")}.`,
+      do: `Brush a second time with ${namesIn(making.lines.finish)}.`,
       equipment: carrierOf(making),
       after: [{ step: "wash-dries" }],
       sources: { hands: "table" },

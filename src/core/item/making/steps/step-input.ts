@@ -1,6 +1,7 @@
 import type { z } from "zod";
 import type { Length } from "../../paper/times";
 import type { StepSchema } from "../../step";
+import { listed } from "../../../shared/words";
 import type { Operation } from "../hands";
 
 /** A step as it is written down before its defaults are filled in. */
@@ -16,6 +17,10 @@ export const text = (...parts: readonly (string | false | undefined)[]): string 
     .filter((part): part is string => Boolean(part))
     .join(" ")
     .slice(0, MOST_TEXT);
+
+/** What lines are called in a sentence, each once: without how a thing is cut. */
+export const namesIn = (lines: readonly { readonly name: string }[]): string =>
+  listed([...new Set(lines.map(({ name }) => name.split(",")[0].trim()))]);
 
 /** Work of hands on a batch, or on the pieces of a tray. */
 export const byHand = (
