@@ -16,6 +16,8 @@ export interface Ingredient {
   readonly grams: number;
   /** Share of this that is kept back at first and added by feel, %. */
   readonly holdBackPct?: number;
+  /** Of the base that the item's fillings share. */
+  readonly base?: true;
 }
 
 /** What is weighed together: one mixing of dough, one pot of filling, one finish. */
@@ -65,11 +67,36 @@ const times = (components: readonly (Component & { in: string })[], factor: numb
     name: c.name,
     ...(c.ingredient !== undefined && { ingredient: c.ingredient }),
     grams: round(c.grams * factor),
+    ...(c.base && { base: true as const }),
   }));
 
 /** Ingredients in proportion to their grams, together `total` g. */
 function portion(components: readonly (Component & { in: string })[], total: number): Ingredient[] {
   return times(components, total / components.reduce((s, c) => s + c.grams, 0));
+}
+
+/** What the pieces of one demand within a range take of the base that fillings share. */
+function baseOf({ resolved, range: own, item }: Demand, range: Range): Ingredient[] {
+  const pieces = Math.max(0, Math.min(range[1], own[1]) - Math.max(range[0], own[0]));
+  const components = resolved.fillingComponents.map((c) => ({ ...c, in: "filling" }));
+  const { factor } = fillingFor({ ...resolved, components }, pieces * item.piece.fillingG);
+  return times(
+    components.filter((line) => line.base),
+    factor,
+  );
+}
+
+/** How a base is divided: what each filling takes of it, by its id, as weighed raw, g. */
+export function baseShares(
+  batch: Pick<Batch, "item" | "range">,
+  demands: readonly Demand[],
+): { readonly filling: string; readonly grams: number }[] {
+  const shares = new Map<string, number>();
+  for (const demand of demands.filter(({ item, range }) => item.id === batch.item && overlaps(range, batch.range))) {
+    const grams = baseOf(demand, batch.range).reduce((sum, line) => sum + line.grams, 0);
+    shares.set(demand.resolved.filling, (shares.get(demand.resolved.filling) ?? 0) + grams);
+  }
+  return [...shares].map(([filling, grams]) => ({ filling, grams: round(grams) }));
 }
 
 /**
@@ -87,6 +114,8 @@ export function batchesOf(groups: readonly Group[], demands: readonly Demand[], 
   };
   for (const group of groups) {
     const { item, part, ahead } = group;
+    // What fillings share is weighed with each of them; at the scale it is one, see `weighingsOf`.
+    if (group.base) continue;
     const { resolved } = group.demands[0];
     group.mixes.forEach((range, mix) => {
       const pieces = sizeOf(range);
@@ -138,31 +167,64 @@ export interface ItemPart {
 export interface Weighing extends Batch {
   /** Its parts by item; one where nothing is made together. */
   readonly shares: readonly ItemPart[];
+  /** It is what all fillings of the item share. */
+  readonly base?: true;
 }
 
-/** Batches as they are weighed: those that are made together as one, with the first one's item and range. */
+/**
+ * Batches as they are weighed: those that are made together as one, with the first one's item and range; what the fillings of an
+ * item share as one of its own, before them.
+ */
 export function weighingsOf(batches: readonly Batch[]): Weighing[] {
   const sets = new Map<string, Batch[]>();
   for (const one of batches) {
     const key = one.together ?? one.id;
     sets.set(key, [...(sets.get(key) ?? []), one]);
   }
-  return [...sets].map(([id, set]) => {
+  const all = [...sets].map(([id, set]): Weighing => {
     const [first] = set;
-    const all = set.map(({ ingredients }) => byName(ingredients));
-    const ingredients = [...all[0]].map(([key, line]) => ({
-      ...line,
-      grams: round(all.reduce((sum, lines) => sum + (lines.get(key)?.grams ?? 0), 0)),
-    }));
     return {
       ...first,
       id,
-      ingredients,
+      ...summed(set),
       pieces: set.reduce((sum, one) => sum + one.pieces, 0),
-      totalG: round(set.reduce((sum, one) => sum + one.totalG, 0)),
       shares: set.map(({ item, pieces, totalG }) => ({ item, pieces, totalG })),
     };
   });
+  const based = all.filter(({ ingredients }) => ingredients.some((line) => line.base));
+  if (based.length === 0) return all;
+  const ofBase = [...new Set(based.map(({ item }) => item))].map((item): Weighing => {
+    const mine = based.filter((one) => one.item === item);
+    const set = mine.map((one) => ({ ...one, ingredients: one.ingredients.filter((line) => line.base) }));
+    const pieces = mine.reduce((sum, one) => sum + one.pieces, 0);
+    const made = summed(set);
+    const range: Range = [Math.min(...mine.map((one) => one.range[0])), Math.max(...mine.map((one) => one.range[1]))];
+    return {
+      ...mine[0],
+      id: `${item}/base`,
+      ...made,
+      base: true,
+      pieces,
+      range,
+      shares: [{ item, pieces, totalG: made.totalG }],
+    };
+  });
+  const own = all.map((one): Weighing => {
+    if (!based.includes(one)) return one;
+    const ingredients = one.ingredients.filter((line) => !line.base);
+    return { ...one, ingredients, totalG: round(ingredients.reduce((sum, line) => sum + line.grams, 0)) };
+  });
+  return [...ofBase, ...own.filter(({ ingredients }) => ingredients.length > 0)];
+}
+
+/** Ingredients of several batches of the same things, each once, and what they weigh together, g. */
+function summed(set: readonly Pick<Batch, "ingredients">[]): Pick<Batch, "ingredients" | "totalG"> {
+  const all = set.map(({ ingredients }) => byName(ingredients));
+  const ingredients = [...all[0]].map(([key, line]) => ({
+    ...line,
+    grams: round(all.reduce((sum, lines) => sum + (lines.get(key)?.grams ?? 0), 0)),
+  }));
+  return { ingredients, totalG: round(ingredients.reduce((sum, line) => sum + line.grams, 0)) };
 }
 
 /** Items that share a mix call an ingredient by one name, if not by one id; where it comes twice, the larger is the first. */

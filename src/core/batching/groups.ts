@@ -16,6 +16,8 @@ import type { Kitchen } from "../kitchen/schema";
 export interface Group {
   readonly item: Item;
   readonly part: "dough" | "filling";
+  /** What all fillings of the item share, made once before they go their own ways. */
+  readonly base?: true;
   readonly demands: readonly Demand[];
   readonly range: Range;
   /** Parts that are weighed and mixed, or cooked, apart. Where others are made with it, one may be empty. */
@@ -42,25 +44,36 @@ function phase(steps: readonly Step[], part: "dough" | "filling"): Step[] {
   return steps.filter((step) => step.part === part || (step.part === "piece" && inside.has(step.id) && !dough.has(step.id)));
 }
 
+/** What is made together: a dough, the base that fillings share, a filling. */
+export const MADE = ["dough", "base", "filling"] as const;
+export type Made = (typeof MADE)[number];
+
 const signature = (steps: readonly Step[], components: unknown): string =>
   JSON.stringify([steps.map((step) => ({ ...step, path: 0, do: 0, cue: 0, caution: 0 })), components]);
 
-/** Doughs, or fillings, of one item: demands that follow one another and are treated alike are made together. */
+/**
+ * Doughs, or fillings, of one item: demands that follow one another and are treated alike are made together. The base of several
+ * fillings is one for all of them.
+ */
 export function groupsOf(
   own: readonly Demand[],
-  part: "dough" | "filling",
+  what: Made,
   kitchen: Kitchen,
   capacities: Capacities,
   obstacles: Obstacles,
   smallLots: boolean,
 ): Group[] {
+  const part = what === "dough" ? "dough" : "filling";
   const groups: { key: string; demands: Demand[]; steps: Step[]; ahead: boolean }[] = [];
   for (const demand of own) {
     const { resolved } = demand;
-    const components = part === "dough" ? resolved.dough : resolved.fillingComponents;
-    const steps = phase(demand.steps, part);
+    const isBase = what === "base";
+    if (isBase && !resolved.fillingComponents.some((line) => line.base)) continue;
+    const components =
+      part === "dough" ? resolved.dough : resolved.fillingComponents.filter((line) => (line.base === true) === isBase);
+    const steps = phase(demand.steps, part).filter((step) => part === "dough" || (step.base === true) === isBase);
     const ahead = steps.length === 0;
-    const key = `${ahead} ${part === "filling" ? demand.resolved.filling : ""} ${signature(steps, components)}`;
+    const key = `${ahead} ${what === "filling" ? demand.resolved.filling : ""} ${signature(steps, isBase ? [] : components)}`;
     const last = groups.at(-1);
     if (last && last.key === key && last.demands.at(-1)!.range[1] === demand.range[0]) last.demands.push(demand);
     else groups.push({ key, demands: [demand], steps, ahead });
@@ -71,6 +84,7 @@ export function groupsOf(
     return {
       item,
       part,
+      ...(what === "base" && { base: true as const }),
       demands,
       range,
       steps,
@@ -81,7 +95,7 @@ export function groupsOf(
             mixes: mixesOf(range, demands[0], steps, kitchen, capacities, obstacles),
             byMix: onwards(steps, (step) => usesEquipment(step, "mixer")),
           }
-        : fillingMixes(range, demands[0], steps, kitchen, capacities, smallLots)),
+        : fillingMixes(range, demands[0], steps, kitchen, capacities, smallLots && what !== "base")),
     };
   });
 }

@@ -38,7 +38,7 @@ function keyOf({ part, demands, steps }: Group): string {
 export function alikeGroups(groups: readonly Group[]): Group[][] {
   const sets = new Map<string, Group[]>();
   for (const group of groups) {
-    if (group.ahead || group.steps.some((step) => usesEquipment(step, "tins"))) continue;
+    if (group.base || group.ahead || group.steps.some((step) => usesEquipment(step, "tins"))) continue;
     const key = keyOf(group);
     sets.set(key, [...(sets.get(key) ?? []), group]);
   }

@@ -2,7 +2,7 @@ import { Layout } from "./layout";
 import { capacitiesOf, chamberOf, usesEquipment, type Carrier } from "../kitchen/capacity";
 import { type Demand } from "../gathering/demands";
 import { overlaps, sizeOf, type Range } from "../shared/range";
-import { groupsOf, type Group } from "./groups";
+import { groupsOf, MADE, type Group } from "./groups";
 import type { Item } from "../item/schema";
 import type { Step } from "../item/step";
 import { Obstacles, type Obstacle } from "./obstacle";
@@ -71,9 +71,7 @@ export function workloadOf(
   const apart = items.flatMap((item) => {
     const own = demands.filter((demand) => demand.item === item);
     const capacities = capacitiesOf(item, kitchen);
-    return (["dough", "filling"] as const).flatMap((part) =>
-      groupsOf(own, part, kitchen, capacities, obstacles, strategy.smallLots),
-    );
+    return MADE.flatMap((what) => groupsOf(own, what, kitchen, capacities, obstacles, strategy.smallLots));
   });
   const groups = mixTogether ? joinAlike(apart, kitchen) : apart;
   for (const item of items) {

@@ -78,7 +78,7 @@ export function resolveItem(item: Item, choices: Choices, filling: string): Reso
       return swap ? { cook: c.cook, ...swap.to } : c;
     });
 
-  const patches = [...options.flatMap((option) => option.changes), ...(fillingVariant?.stepChanges ?? [])];
+  const patches = [...options.flatMap((option) => option.changes), ...((fillingVariant ?? item.filling).stepChanges ?? [])];
   const there = item.steps.filter((step) => !step.when || chosen.get(step.when.school) === step.when.option);
   const steps = patchSteps(there, patches).map((step) => asItTook(step, item.base.pieces));
 

@@ -40,6 +40,8 @@ export const ComponentSchema = withInformative(
     contains: z.array(z.enum(ALLERGENS)).optional(),
     /** Lost over heat, %, where the cook knows better than the filling's own figure. */
     lossPct: z.number().min(-900).max(95).optional(),
+    /** Of the base that all fillings share. */
+    base: z.literal(true).optional(),
     note: text.optional(),
     /** What went in by feel the last time, g for a base batch, and the flour that it was for. */
     lastUsed: z.object({ grams, flour: z.string().max(120) }).optional(),
@@ -200,6 +202,8 @@ export const ItemSchema = withInformative(
     filling: withInformative(
       z.object({
         ...FillingNumbers,
+        /** What of the steps is not this filling's own, where there are several. */
+        stepChanges: StepPatchesSchema.optional(),
         variants: z
           .array(
             withInformative(

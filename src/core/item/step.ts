@@ -121,6 +121,8 @@ export const StepSchema = z.object({
     .optional(),
   cue: CueSchema.optional(),
   caution: text.optional(),
+  /** Of a filling: done once for all fillings of the item, before they go their own ways. */
+  base: z.literal(true).optional(),
   /** Where its figures come from, for a step that was made by rule. */
   sources: z.object({ minutes: figure, heat: figure, hands: figure, core: figure }).optional(),
 });

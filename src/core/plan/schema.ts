@@ -27,6 +27,8 @@ const WhatSchema = z.discriminatedUnion("code", [
     code: z.literal("step"),
     kind: z.enum(STEP_KINDS),
     part: z.enum(["dough", "filling", "piece"]),
+    /** Of what all fillings share. */
+    base: z.literal(true).optional(),
     carrier: z.string().optional(),
     carriers: z.int().optional(),
     sizes,
@@ -134,6 +136,7 @@ export const PlanSchema = z.object({
             ingredient: z.string().optional(),
             grams: z.number(),
             holdBackPct: z.number().optional(),
+            base: z.literal(true).optional(),
           }),
         )
         .readonly(),

@@ -90,7 +90,8 @@ export function taskText(info: TaskInfo, nameOf: (item: string) => string, heat:
         : `${nameOf(info.item)} wait`;
     case "step": {
       const made = [info, ...(info.also ?? [])].map((share) => `${share.pieces} ${nameOf(share.item)}`);
-      const object = what.part === "piece" ? made[0] : `${what.part} for ${made.join(" and ")}`;
+      const object =
+        what.part === "piece" ? made[0] : `${what.base ? "base of the fillings" : what.part} for ${made.join(" and ")}`;
       return [
         `${VERB[what.kind]} ${object}`,
         ...(what.carrier ? [onText(what.carrier, what.carriers ?? 1, what.sizes)] : []),

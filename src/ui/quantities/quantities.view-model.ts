@@ -1,4 +1,4 @@
-import { weighingsOf, type Batch, type Ingredient, type Weighing } from "@/core/batching/batches";
+import { baseShares, weighingsOf, type Batch, type Ingredient, type Weighing } from "@/core/batching/batches";
 import type { Quantities } from "@/core/plan/quantities";
 import type { Item } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/schema";
@@ -52,8 +52,10 @@ export interface BatchSheet {
 
 const PART_WORD: Readonly<Record<Batch["part"], string>> = { dough: "Dough", filling: "Filling", finish: "Finish" };
 
+type AtTheScale = Batch & Pick<Weighing, "base">;
+
 /** First minute of the plan at which something of a batch is done; undefined when it is done ahead or not planned. */
-export function batchStart(q: Quantities, plan: Plan | undefined, batch: Batch): number | undefined {
+export function batchStart(q: Quantities, plan: Plan | undefined, batch: AtTheScale): number | undefined {
   if (batch.ahead || !plan) return undefined;
   const item = q.demands.find((d) => d.item.id === batch.item)!.item;
   const placed = new Map(plan.solution.tasks.map((task) => [task.id, task.start]));
@@ -68,8 +70,8 @@ export function batchStart(q: Quantities, plan: Plan | undefined, batch: Batch):
 }
 
 /** Steps that use what a batch weighs: those of its part, for a finish the one it is put on in. */
-function uses(q: Quantities, batch: Batch, item: Item, step: string): boolean {
-  if (batch.part !== "finish") return item.steps.some((s) => s.id === step && s.part === batch.part);
+function uses(q: Quantities, batch: AtTheScale, item: Item, step: string): boolean {
+  if (batch.part !== "finish") return item.steps.some((s) => s.id === step && s.part === batch.part && s.base === batch.base);
   const [demand] = q.demands.filter((d) => d.item.id === item.id && overlaps(d.range, batch.range));
   return demand.resolved.finish.some((entry) => entry.step === step && entry.what === batch.ingredients[0]?.in);
 }
@@ -80,7 +82,9 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
   const itemOf = (id: string) => q.demands.find((d) => d.item.id === id)!.item;
   const sheets = weighings.map((batch): BatchSheet => {
     const item = itemOf(batch.item);
-    const alike = weighings.filter((other) => other.item === batch.item && other.part === batch.part);
+    const alike = weighings.filter(
+      (other) => other.item === batch.item && other.part === batch.part && other.base === batch.base,
+    );
     const made = q.batches.filter((one) => (one.together ?? one.id) === batch.id);
     const held = made.flatMap((one) =>
       one.ingredients.filter((line) => line.holdBackPct).map((line) => ({ item: one.item, component: line.id })),
@@ -93,7 +97,7 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
       title:
         batch.part === "finish"
           ? `${PART_WORD.finish}: ${where[0]}`
-          : `${PART_WORD[batch.part]}${alike.length > 1 ? ` ${alike.indexOf(batch) + 1} of ${alike.length}` : ""}`,
+          : `${batch.base ? "Base of the fillings" : PART_WORD[batch.part]}${alike.length > 1 ? ` ${alike.indexOf(batch) + 1} of ${alike.length}` : ""}`,
       start: batchStart(q, plan, batch),
       groups: where
         .map((name) => ({
@@ -112,7 +116,7 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
           ? { pieces: batch.pieces, doughG: batch.pieces * item.piece.doughG, ratio: item.piece.fillingG / item.piece.doughG }
           : undefined,
       portions: [
-        ...divided(batch, itemOf),
+        ...(batch.base ? [dividedText(baseShares(batch, q.demands), item)] : divided(batch, itemOf)),
         ...made.flatMap((one) => {
           const lines = portionsOf(q, one, itemOf(one.item), plan);
           return made.length > 1 ? lines.map((line) => `${itemOf(one.item).name}: ${line}`) : lines;
@@ -189,6 +193,16 @@ function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefi
   }
   if (batch.part === "filling" && fillingG > 0) return [fillingPortion(fillingG)];
   return [];
+}
+
+/** How a cooked base is divided, whatever it weighs by then. */
+function dividedText(shares: readonly { readonly filling: string; readonly grams: number }[], item: Item): string {
+  const total = shares.reduce((sum, { grams }) => sum + grams, 0);
+  const parts = shares.map(({ filling, grams }) => {
+    const name = item.filling.variants?.find(({ id }) => id === filling)?.name ?? "the first filling";
+    return `${Math.round((100 * grams) / total)} % (${Math.round(grams)} g of it raw) for ${name}`;
+  });
+  return `Cooked and cold, divide it by weight: ${parts.join(", ")}.`;
 }
 
 /** Lots of a filling by when they are wanted: into the pan, and when it is off the heat. */

@@ -183,7 +183,9 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
         <Weights
           gathering={gathering.id}
           weight={weight}
-          batches={batchesFor(weighingsOf(plan.batches), item.id, info.range).filter((b) => b.part === step.part)}
+          batches={batchesFor(weighingsOf(plan.batches), item.id, info.range).filter(
+            (b) => b.part === step.part && b.base === step.base,
+          )}
         />
       )}
       {why.steps.length > 0 && (

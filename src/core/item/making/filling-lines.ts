@@ -1,13 +1,8 @@
-import { fromLines } from "../recipe";
 import { worstHazard, type Hazard } from "../../ingredients/kinds";
-import type { Catalogue } from "../../ingredients/own";
 import type { Reading } from "../../ingredients/read-line";
 import { sum } from "../../shared/rounding";
-import type { MethodRead } from "../paper/method-text";
-import type { Paper } from "../paper/sections";
 import type { Component } from "../schema";
-import { FILLINGS, type Filling } from "./fillings";
-import { proposeFilling } from "./propose";
+import type { Filling } from "./fillings";
 
 /** Lost of a filling on its way into the pieces, %. */
 export const HANDLING_PCT = 2;
@@ -33,25 +28,4 @@ export function hazardFor(lines: readonly Reading[], kind: Filling, hazardOf: (l
   if (worst === null || worst === "vegetable") return worst;
   if (kind.tasteNot) return worst === "meat" ? "mincedMeat" : worst;
   return "leftovers";
-}
-
-/** Another filling of the same pieces: what is done otherwise with it. */
-export function variantOf(
-  { name, lines }: Paper["fillings"][number],
-  k: number,
-  read: MethodRead,
-  whole: string,
-  hazardOf: (line: Reading) => Hazard | null,
-  catalogue: Catalogue,
-) {
-  const kind = FILLINGS[proposeFilling(lines, read, whole, hazardOf).value];
-  const { components } = fromLines(lines, "filling", { components: [], gaps: [] }, catalogue);
-  const made = weighed(components, kind);
-  return {
-    id: `filling-${k + 2}`,
-    name: name ?? `Filling ${k + 2}`,
-    components: made.lines,
-    cookingLossPct: made.lossPct,
-    handlingLossPct: HANDLING_PCT,
-  };
 }

@@ -4,7 +4,7 @@ import { capitalised } from "../../shared/words";
 import { FREEZE_MONTHS, FRIDGE_HOURS } from "../../tables/keeping";
 import { itemIssues } from "../check";
 import type { z } from "zod";
-import { ItemSchema, type Item } from "../schema";
+import { ItemSchema, type Component, type Item } from "../schema";
 import { faultsOf } from "./faults";
 import { HANDLING_PCT } from "./filling-lines";
 import { generateSteps } from "./generate";
@@ -12,7 +12,9 @@ import { fillAtMostC, isBaked } from "./making";
 import { capacityOf, footprintMm } from "./piece-geometry";
 import type { RecipeInput } from "./recipe-input";
 import { writtenOf } from "./recipe-parts";
+import { baseShare, lossWithBase } from "./filling-read";
 import { LACE, RIM } from "./put";
+import { stepsTogether } from "./together";
 import { line } from "./schools/line";
 import { SECOND_COAT } from "./steps/piece-steps";
 import { understand, type MakeOptions, type Understood } from "./understand";
@@ -61,10 +63,11 @@ function finishOf(
 
 /** The item itself, with the steps, the room it takes and how it keeps, as they follow from what was understood. */
 function itemOf(name: string, understood: Understood, { taken, choices = {} }: MakeOptions): Item {
-  const { family, method, shape, filling, hazard, making, figures, saysPieces, unweighed, variants } = understood;
-  const { dough, pieces, piece, isRaw, lines } = making;
+  const { family, method, shape, filling, hazard, making, figures, saysPieces, unweighed, others } = understood;
+  const { dough, pieces, piece, lines } = making;
   const isDish = shape.value.foot.of === "dish";
-  const steps = generateSteps(making);
+  const { steps, changes } = stepsTogether([making, ...others.map((other) => other.making)].map(generateSteps));
+  const share = baseShare(making.base?.lines ?? [], others.length + 1);
   const weightG = piece.doughG + piece.fillingG;
   const foot = footprintMm(shape.value, dough, making.bought === "pieces" ? weightG / 2 : piece.doughG, weightG, pieces);
   const guessed = [
@@ -73,12 +76,14 @@ function itemOf(name: string, understood: Understood, { taken, choices = {} }: M
     ...(!saysPieces ? (["fillingG"] as const) : []),
     ...(family.sure && method.sure && filling.sure ? [] : (["family"] as const)),
   ];
-  const share = (grams: number) =>
+  const lossOf = (own: readonly Component[], ownPct: number) =>
+    lossWithBase(making.base?.lines ?? [], others.length + 1, own, ownPct);
+  const partOf = (grams: number) =>
     Math.max(isDish ? 0.05 : 0.5, Math.round((grams / Math.max(1, weightG)) * (isDish ? 20 : 2)) / (isDish ? 20 : 2));
   const head = (grams: number) => ({
-    adult: Math.min(50, share(grams)),
-    teen: Math.min(50, share(grams * TEEN)),
-    child: Math.min(50, share(grams * CHILD)),
+    adult: Math.min(50, partOf(grams)),
+    teen: Math.min(50, partOf(grams * TEEN)),
+    child: Math.min(50, partOf(grams * CHILD)),
   });
   const frying = steps.some((step) => step.equipment.some(({ id }) => id === "fryer"));
   const input: z.input<typeof ItemSchema> = {
@@ -106,12 +111,22 @@ function itemOf(name: string, understood: Understood, { taken, choices = {} }: M
       ...(dough.doughC !== undefined && { targetC: dough.doughC }),
     },
     filling: {
-      components: [...lines.filling],
-      cookingLossPct: understood.cookingLossPct,
+      components: [...share, ...lines.filling],
+      cookingLossPct: lossOf(lines.filling, understood.cookingLossPct),
       handlingLossPct: HANDLING_PCT,
       mustBeCold: true,
       useAtMaxC: fillAtMostC(making),
-      ...(variants.length > 0 && { variants: [...variants] }),
+      ...(changes[0].length > 0 && { stepChanges: [...changes[0]] }),
+      ...(others.length > 0 && {
+        variants: others.map((other, k) => ({
+          id: other.id,
+          name: other.name,
+          components: [...share, ...other.making.lines.filling],
+          cookingLossPct: lossOf(other.making.lines.filling, other.lossPct),
+          handlingLossPct: HANDLING_PCT,
+          stepChanges: [...changes[k + 1]],
+        })),
+      }),
     },
     finish: finishOf(understood, steps),
     piece: {
@@ -133,7 +148,12 @@ function itemOf(name: string, understood: Understood, { taken, choices = {} }: M
     }),
     storage: {
       fridge: {
-        rawHours: FRIDGE_HOURS[isRaw ? "shaped-raw-meat" : "shaped-cooked-filling"],
+        rawHours:
+          FRIDGE_HOURS[
+            [making, ...others.map((other) => other.making)].some((one) => one.isRaw)
+              ? "shaped-raw-meat"
+              : "shaped-cooked-filling"
+          ],
         cookedHours: FRIDGE_HOURS["cooked-pieces"],
       },
       freezer: {
@@ -143,7 +163,7 @@ function itemOf(name: string, understood: Understood, { taken, choices = {} }: M
       },
     },
     faults: faultsOf(making, steps),
-    steps,
+    steps: [...steps],
   };
   const parsed = ItemSchema.safeParse(input);
   if (!parsed.success) throw new Error(`a made item breaks its schema: ${parsed.error.message}`);

@@ -15,6 +15,8 @@ export interface Making {
   /** What is raw in the filling when it is wrapped decides the core; null where nothing asks for one. */
   readonly hazard: Hazard | null;
   readonly isRaw: boolean;
+  /** What all fillings share, cooked once and divided by weight; only where there are several. */
+  readonly base?: { readonly lines: readonly Component[]; readonly minutes: number | undefined };
   readonly lines: {
     readonly dough: readonly Component[];
     readonly filling: readonly Component[];

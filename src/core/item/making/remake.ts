@@ -51,7 +51,7 @@ export function recipeOf(item: Item, making: Partial<Making>, catalogue: Catalog
     name: item.name,
     makes: Math.min(2000, item.base.pieces),
     dough: write(doughComponents(own)),
-    fillings: [{ lines: write(item.filling.components) }],
+    fillings: fillingsAsWritten(item, making, write),
     finish: write(
       [...own.finish, ...(making.finish ?? [])].filter((entry) => !isPut(entry)).flatMap((entry) => entry.components),
     ),
@@ -70,6 +70,29 @@ export function recipeOf(item: Item, making: Partial<Making>, catalogue: Catalog
           wanted: message,
         })),
       );
+}
+
+/** What the base of several fillings is called where they are written down. */
+const BASE_NAME = "Base for the fillings";
+
+/** The fillings of an item as they would be written: the base that they share first, whole. */
+function fillingsAsWritten(
+  { filling }: Item,
+  { called }: Partial<Making>,
+  write: (lines: readonly Component[]) => string[],
+): { name?: string; lines: string[] }[] {
+  // Fillings of steps of the cook's own say themselves what is otherwise.
+  const variants = called ? [] : (filling.variants ?? []);
+  const base = filling.components.filter((line) => line.base);
+  if (variants.length === 0) return [{ lines: write(filling.components) }];
+  const own = (lines: readonly Component[]) => write(lines.filter((line) => !line.base));
+  return [
+    ...(base.length > 0
+      ? [{ name: BASE_NAME, lines: write(base.map((line) => ({ ...line, grams: line.grams * (variants.length + 1) }))) }]
+      : []),
+    { name: "Filling 1", lines: own(filling.components) },
+    ...variants.map(({ name, components }) => ({ name, lines: own(components) })),
+  ];
 }
 
 /** What an item is as it stands, by rule; undefined where it was not made so, or nothing of it can be weighed. */
@@ -309,6 +332,13 @@ export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalo
     filling: {
       ...item.filling,
       useAtMaxC: followed(before.item.filling.useAtMaxC, filling.useAtMaxC, item.filling.useAtMaxC),
+      ...(!making.called && {
+        stepChanges: filling.stepChanges,
+        variants: item.filling.variants?.map((variant, k) => ({
+          ...variant,
+          stepChanges: filling.variants?.[k]?.stepChanges ?? variant.stepChanges,
+        })),
+      }),
     },
   };
   const edits = stepEdits(before.item.steps, item.steps);
@@ -346,12 +376,14 @@ function withoutGone(item: Item, before: readonly Step[]): Item {
         ...(option.finish && { finish: option.finish.filter(has) }),
       })),
     })),
-    ...(item.filling.variants && {
-      filling: {
-        ...item.filling,
-        variants: item.filling.variants.map((variant) => ({ ...variant, stepChanges: variant.stepChanges.filter(has) })),
-      },
-    }),
+    // Changes of fillings that were made by rule follow it already.
+    ...(item.making?.called &&
+      item.filling.variants && {
+        filling: {
+          ...item.filling,
+          variants: item.filling.variants.map((variant) => ({ ...variant, stepChanges: variant.stepChanges.filter(has) })),
+        },
+      }),
     ...(item.storage?.fromFrozen?.step !== undefined &&
       !ids.has(item.storage.fromFrozen.step) && {
         storage: { ...item.storage, fromFrozen: { ...item.storage.fromFrozen, step: undefined } },

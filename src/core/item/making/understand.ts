@@ -1,4 +1,4 @@
-import { worstHazard, type Hazard } from "../../ingredients/kinds";
+import type { Hazard } from "../../ingredients/kinds";
 import { ingredientOf } from "../../ingredients/lookup";
 import { OURS, type Catalogue } from "../../ingredients/own";
 import type { Reading } from "../../ingredients/read-line";
@@ -6,7 +6,6 @@ import type { System } from "../../quantities/unit-table";
 import { freshId } from "../../shared/fresh-id";
 import { failWith, ok, type Result } from "../../shared/issue";
 import { listed } from "../../shared/words";
-import { componentClaims } from "../claims";
 import { doughShares, FAMILIES } from "../families";
 import { boughtFamily } from "../paper/bought";
 import { readMethod } from "../paper/method-text";
@@ -15,12 +14,12 @@ import type { Paper } from "../paper/sections";
 import { fromLines } from "../recipe";
 import type { Component, Item } from "../schema";
 import { DOUGHS, type FamilyId, type MethodId } from "./doughs";
-import { hazardFor, variantOf, weighed } from "./filling-lines";
-import { FILLINGS, type FillingId } from "./fillings";
+import { baseComponents, baseMinutes, dividedFillings, readFilling, type FillingRead } from "./filling-read";
+import type { FillingId } from "./fillings";
 import { isBaked, type Making } from "./making";
 import { METHODS } from "./methods";
 import { pieceWeights } from "./piece-weights";
-import { proposeFamily, proposeFilling, proposeMethod, proposeShape, shapesFor, type Proposed } from "./propose";
+import { proposeFamily, proposeMethod, proposeShape, shapesFor, type Proposed } from "./propose";
 import { methodId, piecesIn, type RecipeInput } from "./recipe-input";
 import { boughtPieces, madeIn, paperOf } from "./recipe-parts";
 import { withChoices, type SchoolChoices } from "./schools";
@@ -34,6 +33,14 @@ export interface MissingFigure {
   readonly text: string;
   readonly usual?: string;
   readonly taken?: string;
+}
+
+/** Another filling of the same pieces. */
+export interface OtherFilling {
+  readonly id: string;
+  readonly name: string;
+  readonly lossPct: number;
+  readonly making: Making;
 }
 
 /** What a recipe in the cook's words comes to: what kind of thing it is, from which its steps follow, and what it does not say. */
@@ -55,7 +62,8 @@ export interface Understood {
   readonly finish: readonly Component[];
   /** Lost of the filling over heat, %. */
   readonly cookingLossPct: number;
-  readonly variants: readonly ReturnType<typeof variantOf>[];
+  /** Its other fillings, each as the same pieces are made with it. */
+  readonly others: readonly OtherFilling[];
   readonly figures: HeatFigures;
   /** Whether the recipe says how many it makes. */
   readonly saysPieces: boolean;
@@ -77,15 +85,6 @@ export interface MakeOptions {
 
 /** Words by which a line is called in a sentence. */
 const wordsIn = ({ name }: Reading): string[] => name.split(/[^\p{L}]+/u).filter((word) => word.length > 3);
-
-/** A part of a filling that nobody knows, and that may be meat: a spice weighs less. */
-const UNKNOWN_SHARE = 0.15;
-
-/** Lines of a filling of which nothing is known, as far as they weigh something. */
-function unknownIn(lines: readonly Reading[]): readonly Reading[] {
-  const total = lines.reduce((sum, line) => sum + (line.grams ?? 0), 0);
-  return lines.filter((line) => line.found === undefined && (line.grams ?? 0) > UNKNOWN_SHARE * total);
-}
 
 /** A bought piece, g. */
 const BOUGHT_PIECE_G = 22;
@@ -131,6 +130,15 @@ function twoValues(read: Making["says"]): MissingFigure[] {
   ]);
 }
 
+/** The same pieces with another filling. */
+const withFilling = (making: Making, { kind, isRaw, hazard, own }: FillingRead): Making => ({
+  ...making,
+  filling: kind,
+  isRaw,
+  hazard,
+  lines: { ...making.lines, filling: own },
+});
+
 /** Whether a recipe's minutes and degrees hold for a way of finishing: those of an oven are none for oil. */
 const heatIsFor = (method: MethodId, own: MethodId): boolean => method === own || (isBaked(method) && isBaked(own));
 
@@ -144,7 +152,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
   const paper = paperOf(recipe, system, catalogue);
   const gaps: MissingFigure[] = [];
   const none = { components: [], gaps: [] };
-  const [first = { name: undefined, lines: [] as readonly Reading[] }, ...others] = paper.fillings;
+  const divided = dividedFillings(paper.fillings);
   const isBoughtWhole = boughtPieces(paper.dough, paper);
   const boughtCount = isBoughtWhole ? (piecesIn(paper.dough[0].text) ?? BOUGHT_PIECES) : undefined;
   const doughRead =
@@ -153,7 +161,6 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
       : { components: [boughtLine(paper.dough[0], boughtCount)], gaps: [] };
   if (isBoughtWhole)
     gaps.push({ about: "line", text: `what is in the bought pieces: read it off the packet (${paper.dough[0].text})` });
-  const fillingRead = fromLines(first.lines, "filling", { components: [], gaps: doughRead.gaps }, catalogue);
   const finishRead = fromLines(paper.finish, "dough", none, catalogue);
   if (doughRead.components.length === 0)
     return failWith([
@@ -188,14 +195,30 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
   const shape = chosen<Shape>(wished && (fitting.length === 0 || fitting.includes(wished)) ? wished : undefined, () =>
     proposeShape(family.value, method.value, whole),
   );
-  const hazardOf = (line: Reading): Hazard | null => componentClaims({ name: line.name }, catalogue).hazard;
-  const filling = chosen<FillingId>(options.filling, () => proposeFilling(first.lines, read, whole, hazardOf));
-  const kind = FILLINGS[filling.value];
-  const isRaw = kind.tasteNot === true;
+  const base = baseComponents(divided.base, catalogue, doughRead.gaps);
+  const around = { read, whole, catalogue, base: divided.base };
+  const besides = (one: number) => divided.fillings.flatMap(({ lines }, k) => (k === one ? [] : lines));
+  const first = readFilling(divided.fillings[0] ?? { name: undefined, lines: [] }, {
+    ...around,
+    others: besides(0),
+    chosen: options.filling,
+    gapsBefore: base.gaps,
+  });
+  const others = divided.fillings
+    .slice(1)
+    .reduce<FillingRead[]>(
+      (all, one, k) => [
+        ...all,
+        readFilling(one, { ...around, others: besides(k + 1), chosen: undefined, gapsBefore: (all.at(-1) ?? first).gaps }),
+      ],
+      [],
+    );
+  const fillings = [first, ...others];
+  const gapLines = fillings.at(-1)!.gaps;
+  const { kind, proposed: filling, isRaw } = first;
   // Nobody knows what is in bought pieces: they are heated as what asks for the most.
-  const unknown = unknownIn(first.lines);
-  const told = hazardFor(first.lines, kind, hazardOf);
-  const hazard = isBoughtWhole ? ("leftovers" as const) : unknown.length > 0 ? worstHazard([told, "leftovers"]) : told;
+  const hazard = isBoughtWhole ? ("leftovers" as const) : first.hazard;
+  const unknown = [...new Set(fillings.flatMap((one) => one.unknown))];
   if (unknown.length > 0)
     gaps.push({
       about: "filling",
@@ -213,11 +236,18 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
     });
   if (!filling.sure && first.lines.length > 0)
     gaps.push({ about: "filling", text: "whether the filling is cooked before it is wrapped", taken: kind.name });
-  for (const gap of [...fillingRead.gaps, ...finishRead.gaps]) gaps.push({ about: "line", text: gap.text });
+  for (const gap of [...gapLines, ...finishRead.gaps]) gaps.push({ about: "line", text: gap.text });
 
-  const { lines: fillingLines, lossPct } = weighed(fillingRead.components, kind);
   const said = boughtCount ?? piecesIn(recipe.makes) ?? piecesIn(madeIn(paper.method, recipe.text));
-  const { pieces, piece, overG } = pieceWeights(doughRead.components, { lines: fillingLines, lossPct }, dough, shape.value, said);
+  // Several fillings are divided among the pieces.
+  const inAll = [...base.components, ...fillings.flatMap((one) => one.own.map((line) => ({ ...line, lossPct: one.lossPct })))];
+  const { pieces, piece, overG } = pieceWeights(
+    doughRead.components,
+    { lines: others.length === 0 ? first.own : inAll, lossPct: first.lossPct },
+    dough,
+    shape.value,
+    said,
+  );
   if (said === undefined)
     gaps.push({
       about: "pieces",
@@ -246,9 +276,10 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
     isRaw,
     lines: {
       dough: doughRead.components,
-      filling: fillingLines,
+      filling: first.own,
       finish: isBaked(method.value) && !paper.finishedAfter ? finishRead.components : [],
     },
+    ...(base.components.length > 0 && { base: { lines: base.components, minutes: baseMinutes(read, divided.base) } }),
     pieces,
     piece,
     ...(isBoughtWhole ? { bought: "pieces" as const } : bought && !shares ? { bought: "dough" as const } : {}),
@@ -297,10 +328,15 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
     making,
     paper,
     system,
-    unweighed: [...fillingRead.gaps, ...finishRead.gaps.map((gap) => ({ ...gap, in: "finish" as const }))],
+    unweighed: [...gapLines, ...finishRead.gaps.map((gap) => ({ ...gap, in: "finish" as const }))],
     finish: finishRead.components,
-    cookingLossPct: lossPct,
-    variants: others.map((other, k) => variantOf(other, k, read, whole, hazardOf, catalogue)),
+    cookingLossPct: first.lossPct,
+    others: others.map((other, k) => ({
+      id: `filling-${k + 2}`,
+      name: other.name ?? `Filling ${k + 2}`,
+      lossPct: other.lossPct,
+      making: withChoices(withFilling(plain, other), options.choices ?? {}),
+    })),
     figures,
     saysPieces: said !== undefined,
   });

@@ -1,3 +1,5 @@
+import type { Demand } from "../../gathering/demands";
+import { ingredientOf } from "../../ingredients/lookup";
 import { overlaps } from "../../shared/range";
 import { isCarrier } from "../../kitchen/capacity";
 import { sharesOf, type Share, type Work } from "../../batching/work";
@@ -93,7 +95,25 @@ export function linkWorks(works: readonly Work[]): Linked {
     links.push(...own);
     waits.push(...waitsAfter(before, own, short, order));
   }
-  return { links, waits, shortRests, order };
+  return { links: [...links, ...plantFirst(works)], waits, shortRests, order };
+}
+
+const rankOf = ({ resolved }: Demand): number =>
+  resolved.fillingComponents.some((line) => ANIMAL.includes(ingredientOf(line)?.hazard ?? "")) ? 1 : 0;
+const ANIMAL: readonly string[] = ["poultry", "mincedMeat", "meat", "fish", "egg"];
+
+/**
+ * Where fillings share a base, those of plants are finished before those with meat, fish or egg: one board and one pan may do for
+ * both only in that order.
+ */
+function plantFirst(works: readonly Work[]): Link[] {
+  const own = works.filter(({ step, item }) => step.part === "filling" && !step.base && item.steps.some((one) => one.base));
+  const done = own.filter(({ step }) => ["mix", "cook-filling"].includes(step.kind));
+  return done.flatMap((before) =>
+    done
+      .filter((after) => after.item === before.item && rankOf(before.demands[0]) < rankOf(after.demands[0]))
+      .map((after) => ({ before, after, min: 0, tied: false })),
+  );
 }
 
 const meets = (work: Work, { item, range }: Share): boolean =>

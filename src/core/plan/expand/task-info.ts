@@ -70,6 +70,7 @@ export function infoOf(work: Work, kitchen: Kitchen, as: string, source: Duratio
       code: "step",
       kind: step.kind,
       part: step.part,
+      ...(step.base && { base: true as const }),
       ...(carrier && (carriers > 1 || sizes) && { carrier, carriers, ...(sizes && { sizes }) }),
       ...(panMm !== undefined && { panMm }),
       ...(setting && setting.id !== "steamer" && { settingC: settingOf(setting, work.into, kitchen) }),
