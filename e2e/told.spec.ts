@@ -93,3 +93,39 @@ test("runs say what a batch makes; a version tells what changed, and is taken ba
   // Runs happened, whatever the recipe is now.
   await expect(card).toContainText("2 runs: 20 ± 1 pieces");
 });
+
+test("one base for two fillings is weighed and cooked once; what belongs to the item is offered beside it", async ({ page }) => {
+  await page.goto(`${own.url}/items/new`);
+  await page.getByRole("textbox", { name: "Name", exact: true }).fill("Two ways");
+  await page.getByLabel("Pieces it makes").fill("20");
+  await page.getByLabel("All of it").fill(`Dough: 500 g flour, 300 ml water, 7 g yeast, 20 g sugar
+Base for the fillings: 400 g onions, 300 g cabbage
+Mushroom filling: 300 g mushrooms
+Pork filling: 300 g minced pork
+Chutney: 200 g apples, 60 g onions, 40 g sugar
+Cook the base 12 min, divide it. Cook the mushrooms 10 min. Mix the pork in raw. Simmer the chutney 25 min. Knead 8 min, rise 1 hour. Fill, shape balls, bake at 190 °C for 20 min.`);
+  await page.getByRole("button", { name: "Keep this item" }).click();
+  await expect(page.getByLabel("Name of the item")).toHaveValue("Two ways");
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+
+  await page.goto(`${own.url}/g/first-try`);
+  await page.getByRole("button", { name: "Remove Wharf pies" }).click();
+  await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
+  await page.getByRole("option", { name: "Two ways" }).click();
+  await page.getByLabel("Pieces of Two ways asked for").fill("10");
+  await page.getByRole("button", { name: "Make part of it otherwise" }).first().click();
+  await page.getByLabel("Part 1 of Two ways, pieces").fill("6");
+  await page.getByLabel("Part 2 of Two ways, pieces").fill("4");
+  await expect(page.getByLabel("Part 2 of Two ways, filling")).toHaveText(/Pork filling/);
+  const beside = page.getByRole("region", { name: "Beside the pieces" });
+  await expect(beside).toContainText("Chutney belongs to Two ways at Lunch: 15 g a piece.");
+  await beside.getByRole("button", { name: "Make it too" }).click();
+  await expect(beside.getByTestId("beside-total")).toHaveText("150 g for 10 pieces, 0.5 × its recipe");
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+
+  await page.getByRole("link", { name: "Quantities" }).click();
+  const sheet = page.getByRole("region", { name: /Base of the fillings/ });
+  await expect(sheet).toContainText(/Cooked and cold, divide it by weight: 60 % \(\d+ g of it raw\) for Mushroom filling, 40 %/);
+  await page.getByRole("link", { name: "Timeline" }).click();
+  await expect(page.getByRole("button", { name: /Cook base of the fillings for 10 Two ways/ })).toHaveCount(1);
+});

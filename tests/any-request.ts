@@ -99,6 +99,12 @@ function joinItem(item: Doc, i: number): void {
   }
   const steps = item.steps.map((_: Doc, s: number) => `${item.id}-s${s}`);
   item.steps.forEach((step: Doc, s: number) => (step.id = steps[s]));
+  if (item.filling.stepChanges) {
+    const some = list(item.filling.stepChanges).length > 0 && steps.length > 1;
+    item.filling.stepChanges = some ? [{ step: steps[steps.length - 1], skip: true }] : [];
+  }
+  number(item.beside, "beside-");
+  for (const one of list(item.beside)) number(one.components, "b-");
   for (const school of list(item.schools)) {
     number(school.options, "option-");
     for (const option of school.options) {
@@ -171,7 +177,10 @@ function joinGathering(gathering: Doc, items: readonly Doc[]): void {
   });
   if (list(gathering.waves).length === 0) delete gathering.beside;
   number(list(gathering.beside), "beside-");
-  list(gathering.beside).forEach((one, k) => (one.wave = gathering.waves[k % gathering.waves.length].id));
+  list(gathering.beside).forEach((one, k) => {
+    one.wave = gathering.waves[k % gathering.waves.length].id;
+    if (one.recipe) one.recipe = "item-0";
+  });
   number(gathering.rules, "rule-");
   list(gathering.rules).forEach((rule) => (rule.steps = rule.steps.map((id: string) => oneOf(allSteps, id))));
 }

@@ -4,6 +4,7 @@ import { OURS, type Catalogue } from "../ingredients/own";
 import { ingredientOf } from "../ingredients/lookup";
 import { gramsOfUnit } from "../ingredients/grams";
 import type { AllergenTag } from "../ingredients/allergen";
+import type { Item } from "../item/schema";
 import { id } from "../shared/fields";
 import { sum } from "../shared/rounding";
 
@@ -19,6 +20,10 @@ export const BesideSchema = z.object({
   kind: z.enum(BESIDE_KINDS),
   /** The wave it is eaten at. */
   wave: id,
+  /** It belongs to this item: only its pieces count. */
+  recipe: id.optional(),
+  /** What its own recipe makes, in its unit. */
+  lot: z.number().gt(0).max(100000).optional(),
   /** So much for each piece of the wave, or for each guest. */
   per: z.enum(["piece", "head"]),
   amount: z.number({ error: "an amount from 1 to 5000" }).min(1).max(5000),
@@ -62,12 +67,33 @@ export interface BesidePart {
   readonly grams: number | undefined;
 }
 
+/** What an item serves beside it as an entry of a gathering: so much for each of its pieces. */
+export function offeredBeside(item: Item, one: NonNullable<Item["beside"]>[number], wave: string): Beside {
+  const lot = round(sum(one.components.map(({ grams }) => grams)));
+  return {
+    ...BESIDE_DEFAULTS[one.kind],
+    id: `${item.id}-${one.id}`.slice(0, 80),
+    name: one.name,
+    wave,
+    recipe: item.id,
+    per: "piece",
+    amount: Math.max(1, round(lot / item.base.pieces)),
+    unit: "g",
+    lot,
+    parts: one.components.slice(0, 20).map(({ name, grams }) => ({ name, ratio: Math.max(0.1, grams) })),
+    hobMin: one.hobMin,
+    coolMin: one.coolMin,
+  };
+}
+
 export interface BesideAmount {
   readonly of: Beside;
   /** Pieces or guests that it is for. */
   readonly count: number;
   /** In its unit. */
   readonly total: number;
+  /** How many times its own recipe that is; undefined where it has none. */
+  readonly lots: number | undefined;
   readonly parts: readonly BesidePart[];
   /** What is known to be in it, and the parts of which nothing is known. */
   readonly contains: readonly AllergenTag[];
@@ -78,16 +104,16 @@ const round = (value: number): number => Math.round(value * 10) / 10;
 
 /**
  * How much of each there is to make: amount × pieces of its wave, or × guests, divided by its parts.
- * @param piecesOf pieces served in a wave
+ * @param piecesOf pieces served in a wave, of one item where it belongs to that
  */
 export function besideAmounts(
   beside: readonly Beside[],
-  piecesOf: (wave: string) => number,
+  piecesOf: (wave: string, recipe: string | undefined) => number,
   guests: number,
   catalogue: Catalogue = OURS,
 ): BesideAmount[] {
   return beside.map((of): BesideAmount => {
-    const count = of.per === "piece" ? piecesOf(of.wave) : guests;
+    const count = of.per === "piece" ? piecesOf(of.wave, of.recipe) : guests;
     const total = round(count * of.amount);
     const ratios = sum(of.parts.map(({ ratio }) => ratio));
     const parts = of.parts.map(({ name, ratio }): BesidePart => {
@@ -103,6 +129,7 @@ export function besideAmounts(
       of,
       count,
       total,
+      lots: of.lot === undefined ? undefined : round(total / of.lot),
       parts,
       contains: [...new Set(claims.flatMap(({ claims: c }) => c.contains))],
       unknown: claims.filter(({ claims: c }) => !c.known).map(({ name }) => name),

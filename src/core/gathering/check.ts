@@ -100,7 +100,9 @@ export function gatheringIssues(request: Occasion): Issue[] {
   });
   const beside = gathering.beside ?? [];
   issues.push(...repeatedIds(beside, ["gathering", "beside"], "an id that nothing else beside has"));
-  beside.forEach(({ wave }, i) => {
+  beside.forEach(({ wave, recipe }, i) => {
+    if (recipe !== undefined && !items.some((item) => item.id === recipe))
+      issues.push({ code: "unknown", path: ["gathering", "beside", i, "recipe"], got: recipe, wanted: "the id of an item" });
     if (!gathering.waves.some(({ id }) => id === wave))
       issues.push({ code: "unknown", path: ["gathering", "beside", i, "wave"], got: wave, wanted: "the id of a wave" });
   });

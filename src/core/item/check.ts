@@ -78,6 +78,7 @@ function patchLists(item: Item): { readonly path: (string | number)[]; readonly 
     ...item.schools.flatMap((school, s) =>
       school.options.map((option, o) => ({ path: ["schools", s, "options", o, "changes"], patches: option.changes })),
     ),
+    ...(item.filling.stepChanges ? [{ path: ["filling", "stepChanges"], patches: item.filling.stepChanges }] : []),
     ...(item.filling.variants ?? []).map((variant, v) => ({
       path: ["filling", "variants", v, "stepChanges"],
       patches: variant.stepChanges,

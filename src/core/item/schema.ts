@@ -179,6 +179,21 @@ export const ItemSchema = withInformative(
         finish: z.array(FinishSchema).max(50).optional(),
       })
       .optional(),
+    /** What is served beside its base batch: a dip, a drink, a side, with its own lines and times. */
+    beside: z
+      .array(
+        z.object({
+          id,
+          name: z.string().trim().min(1).max(80),
+          kind: z.enum(["dip", "drink", "side"]),
+          components: components.min(1),
+          /** min on the hob, and until it has cooled. */
+          hobMin: minutes.default(0),
+          coolMin: minutes.default(0),
+        }),
+      )
+      .max(10)
+      .optional(),
     /** Times that its base batch was made, the newest last: how many came out, and what to remember. */
     runs: z
       .array(z.object({ on: z.iso.date(), pieces: z.int().min(1).max(10000), note: z.string().max(300).optional() }))
@@ -202,6 +217,8 @@ export const ItemSchema = withInformative(
     filling: withInformative(
       z.object({
         ...FillingNumbers,
+        /** What it is called, where there are others beside it. */
+        name: name.optional(),
         /** What of the steps is not this filling's own, where there are several. */
         stepChanges: StepPatchesSchema.optional(),
         variants: z

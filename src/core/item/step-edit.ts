@@ -107,6 +107,18 @@ export function removeStep(item: Item, id: string): Item {
         finish: option.finish?.filter((entry) => entry.step !== id),
       })),
     })),
+    filling: withoutChangesOf(item.filling, id),
+  };
+}
+
+/** A filling, and the others, without what they change about a step. */
+function withoutChangesOf(filling: Item["filling"], id: string): Item["filling"] {
+  const { stepChanges, variants } = filling;
+  const others = <P extends { readonly step: string }>(changes: readonly P[]) => changes.filter((change) => change.step !== id);
+  return {
+    ...filling,
+    ...(stepChanges && { stepChanges: others(stepChanges) }),
+    ...(variants && { variants: variants.map((variant) => ({ ...variant, stepChanges: others(variant.stepChanges) })) }),
   };
 }
 

@@ -54,7 +54,12 @@ export function quantitiesOf(request: PlanRequest): Quantities {
 const besideOf = (request: PlanRequest, demands: readonly Demand[], { guests }: HeadcountAnswer): BesideAmount[] =>
   besideAmounts(
     request.gathering.beside ?? [],
-    (wave) => sum(demands.filter((demand) => demand.for === wave).map(({ range }) => sizeOf(range))),
+    (wave, recipe) =>
+      sum(
+        demands
+          .filter((demand) => demand.for === wave && (recipe === undefined || demand.item.id === recipe))
+          .map(({ range }) => sizeOf(range)),
+      ),
     guests,
     catalogueOf(request.own),
   );

@@ -7,7 +7,7 @@ import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import DeleteOutline from "@mui/icons-material/DeleteOutlined";
-import { BESIDE_DEFAULTS, BESIDE_KINDS, type BesideAmount, type BesideKind } from "@/core/gathering/beside";
+import { BESIDE_DEFAULTS, BESIDE_KINDS, offeredBeside, type BesideAmount, type BesideKind } from "@/core/gathering/beside";
 import { allergenOf } from "@/core/ingredients/allergen";
 import { amountText } from "@/core/quantities/display";
 import { lengthText } from "@/core/shared/clock";
@@ -28,7 +28,8 @@ const NAME: Readonly<Record<BesideKind, string>> = { dip: "Dip", drink: "Drink",
 
 /** Dips, drinks and sides: how much of each, out of what, and when it has to be begun. */
 export function BesideCard() {
-  const { change, latest } = usePlan();
+  const { change, latest, source } = usePlan();
+  const { items } = source;
   const { draft } = useDraft();
   const beside = draft.beside ?? [];
   const waves = draft.waves ?? [];
@@ -48,6 +49,31 @@ export function BesideCard() {
       },
     ]);
   if (waves.length === 0) return null;
+  // What belongs to an item that is served, and is not made yet.
+  const offers = waves.flatMap((wave) =>
+    wave.items.flatMap(({ recipe }) => {
+      const item = items.find(({ id }) => id === recipe);
+      return (item?.beside ?? []).flatMap((own) => {
+        const one = offeredBeside(item!, own, wave.id);
+        const isThere = beside.some((other) => other.recipe === one.recipe && other.name === one.name && other.wave === wave.id);
+        return isThere
+          ? []
+          : [
+              {
+                item: item!,
+                wave,
+                one: {
+                  ...one,
+                  id: freshId(
+                    one.id,
+                    beside.map(({ id }) => id),
+                  ),
+                },
+              },
+            ];
+      });
+    }),
+  );
   return (
     <Paper component="section" aria-label="Beside the pieces" sx={{ p: 2 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
@@ -62,6 +88,16 @@ export function BesideCard() {
           onChange={(edit) => set(beside.map((other, k) => (k === i ? { ...other, ...edit } : other)))}
           onRemove={() => set(beside.filter((_, k) => k !== i))}
         />
+      ))}
+      {offers.map(({ item, one, wave }) => (
+        <Box key={one.id} sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap", mb: 1, fontSize: "0.9rem" }}>
+          <span>
+            {one.name} belongs to {item.name} at {wave.name}: {amountText(one.amount, one.unit ?? "g")} a piece.
+          </span>
+          <Button size="small" variant="outlined" onClick={() => set([...beside, one])}>
+            Make it too
+          </Button>
+        </Box>
       ))}
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
         {BESIDE_KINDS.map((kind) => (
@@ -127,7 +163,7 @@ function Line({ one, index, amount, onChange, onRemove }: LineProps) {
           <Box component="span" sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.4rem", fontWeight: 560 }}>
             {amount ? amountText(amount.total, amount.of.unit) : "–"}
           </Box>{" "}
-          {amount && `for ${besideFor(amount)}`}
+          {amount && `for ${besideFor(amount)}${amount.lots === undefined ? "" : `, ${amount.lots} × its recipe`}`}
         </Box>
         <IconButton aria-label={`Remove ${name}`} onClick={onRemove} size="small">
           <DeleteOutline fontSize="small" />

@@ -78,7 +78,7 @@ export function InParts({ item, entry, pieces, onChange }: Props) {
                 slotProps={{ htmlInput: { "aria-label": `${name}, filling` } }}
                 sx={{ minWidth: 150 }}
               >
-                <MenuItem value="base">the usual filling</MenuItem>
+                <MenuItem value="base">{item.filling.name ?? "the usual filling"}</MenuItem>
                 {variants.map((variant) => (
                   <MenuItem key={variant.id} value={variant.id}>
                     {variant.name}

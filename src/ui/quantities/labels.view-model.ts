@@ -28,7 +28,7 @@ export function labelsOf(request: PlanRequest, q: Quantities, clock: (minute: nu
     const wave = request.gathering.waves.find((one) => one.id === target);
     const key = `${target} ${item.id} ${resolved.filling}`;
     const before = labels.get(key);
-    const filling = item.filling.variants?.find((variant) => variant.id === resolved.filling)?.name;
+    const filling = item.filling.variants?.find((variant) => variant.id === resolved.filling)?.name ?? item.filling.name;
     labels.set(key, {
       key,
       name: filling ? `${item.name}, ${filling}` : item.name,

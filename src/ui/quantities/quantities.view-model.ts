@@ -199,7 +199,7 @@ function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefi
 function dividedText(shares: readonly { readonly filling: string; readonly grams: number }[], item: Item): string {
   const total = shares.reduce((sum, { grams }) => sum + grams, 0);
   const parts = shares.map(({ filling, grams }) => {
-    const name = item.filling.variants?.find(({ id }) => id === filling)?.name ?? "the first filling";
+    const name = item.filling.variants?.find(({ id }) => id === filling)?.name ?? item.filling.name ?? "the first filling";
     return `${Math.round((100 * grams) / total)} % (${Math.round(grams)} g of it raw) for ${name}`;
   });
   return `Cooked and cold, divide it by weight: ${parts.join(", ")}.`;

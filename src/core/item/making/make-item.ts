@@ -102,6 +102,7 @@ function itemOf(name: string, understood: Understood, { taken, choices = {} }: M
       filling: filling.value,
       ...(Object.keys(choices).length > 0 && { choices: { ...choices } }),
     },
+    ...(understood.beside.length > 0 && { beside: [...understood.beside] }),
     piecesPerGuest: head(ADULT_G.among),
     piecesPerGuestAlone: head(ADULT_G.alone),
     base: { pieces },
@@ -116,6 +117,7 @@ function itemOf(name: string, understood: Understood, { taken, choices = {} }: M
       handlingLossPct: HANDLING_PCT,
       mustBeCold: true,
       useAtMaxC: fillAtMostC(making),
+      ...(others.length > 0 && understood.fillingName !== undefined && { name: understood.fillingName }),
       ...(changes[0].length > 0 && { stepChanges: [...changes[0]] }),
       ...(others.length > 0 && {
         variants: others.map((other, k) => ({

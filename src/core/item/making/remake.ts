@@ -90,7 +90,7 @@ function fillingsAsWritten(
     ...(base.length > 0
       ? [{ name: BASE_NAME, lines: write(base.map((line) => ({ ...line, grams: line.grams * (variants.length + 1) }))) }]
       : []),
-    { name: "Filling 1", lines: own(filling.components) },
+    { name: filling.name ?? "Filling 1", lines: own(filling.components) },
     ...variants.map(({ name, components }) => ({ name, lines: own(components) })),
   ];
 }

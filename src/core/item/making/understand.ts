@@ -14,6 +14,7 @@ import type { Paper } from "../paper/sections";
 import { fromLines } from "../recipe";
 import type { Component, Item } from "../schema";
 import { DOUGHS, type FamilyId, type MethodId } from "./doughs";
+import { besideOf } from "./beside-read";
 import { baseComponents, baseMinutes, dividedFillings, readFilling, type FillingRead } from "./filling-read";
 import type { FillingId } from "./fillings";
 import { isBaked, type Making } from "./making";
@@ -58,10 +59,14 @@ export interface Understood {
   readonly system: System;
   /** Lines that cannot be weighed, as an item keeps them. */
   readonly unweighed: NonNullable<Item["gaps"]>;
+  /** What is served beside it. */
+  readonly beside: NonNullable<Item["beside"]>;
   /** What pieces are finished with, in the oven or not. */
   readonly finish: readonly Component[];
   /** Lost of the filling over heat, %. */
   readonly cookingLossPct: number;
+  /** What its first filling is called. */
+  readonly fillingName: string | undefined;
   /** Its other fillings, each as the same pieces are made with it. */
   readonly others: readonly OtherFilling[];
   readonly figures: HeatFigures;
@@ -264,7 +269,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
   if (paper.beside.length > 0)
     gaps.push({
       about: "beside",
-      text: `served beside it, and planned with the gathering: ${paper.beside.map(({ text }) => text).join("; ")}`,
+      text: `served beside it, and offered where a gathering has it: ${paper.beside.map(({ name, lines }) => `${name ?? "beside"} (${lines.map(({ text }) => text).join("; ")})`).join("; ")}`,
     });
 
   const plain: Making = {
@@ -329,8 +334,10 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
     paper,
     system,
     unweighed: [...gapLines, ...finishRead.gaps.map((gap) => ({ ...gap, in: "finish" as const }))],
+    beside: besideOf(paper, catalogue),
     finish: finishRead.components,
     cookingLossPct: first.lossPct,
+    fillingName: first.name,
     others: others.map((other, k) => ({
       id: `filling-${k + 2}`,
       name: other.name ?? `Filling ${k + 2}`,

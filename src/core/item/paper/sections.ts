@@ -13,8 +13,8 @@ export interface Paper {
   readonly finish: readonly Reading[];
   /** It is brushed on when the pieces are baked already. */
   readonly finishedAfter?: true;
-  /** Dips and drinks that are served with it. */
-  readonly beside: readonly Reading[];
+  /** Dips, sauces and drinks that are served with it, each with its lines. */
+  readonly beside: readonly { readonly name: string | undefined; readonly lines: readonly Reading[] }[];
   /** Sentences of what is done, in order. */
   readonly method: readonly string[];
 }
@@ -83,7 +83,7 @@ export const knownIn =
 export function readPaper(text: string, system: System, catalogue: Catalogue = OURS): Paper {
   const dough: Reading[] = [];
   const finish: Reading[] = [];
-  const beside: Reading[] = [];
+  const beside: { name: string | undefined; lines: Reading[] }[] = [];
   const fillings: { name: string | undefined; lines: Reading[] }[] = [];
   const loose: Reading[][] = [[]];
   const method: string[] = [];
@@ -105,6 +105,7 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
     if (heading) {
       section = heading === "ingredients" ? "loose" : heading;
       if (heading === "filling") fillings.push({ name: nameOf(line), lines: [] });
+      if (heading === "beside") beside.push({ name: bareName(line), lines: [] });
       continue;
     }
     if (section === "method") {
@@ -134,7 +135,7 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
     if (section === "dough") dough.push(...named);
     else if (section === "filling") fillings.at(-1)!.lines.push(...named);
     else if (section === "finish") finish.push(...named);
-    else if (section === "beside") beside.push(...named);
+    else if (section === "beside") beside.at(-1)!.lines.push(...named);
     else loose.at(-1)!.push(...named);
   }
   const sorted = sortLoose(
@@ -149,7 +150,7 @@ export function readPaper(text: string, system: System, catalogue: Catalogue = O
       ...(sorted.filling.length > 0 ? [{ name: undefined, lines: sorted.filling }] : []),
     ],
     finish: [...finish, ...sorted.finish],
-    beside,
+    beside: beside.filter(({ lines }) => lines.length > 0),
     method,
   };
   return withTold(listed, read);
@@ -184,6 +185,13 @@ export function asNamed(reading: Reading, read: (line: string) => Reading): read
   const several = new Set(named.map(({ found }) => found!.main)).size === named.length && named.length > 1;
   return !isKnown || DONE_FIRST.test(reading.text) || (several && !/[(]/.test(reading.text)) ? named : [reading];
 }
+
+const bareName = (line: string): string =>
+  line
+    .replace(/[:：#*]/g, "")
+    .replace(/^\s*(?:for|to|the|für|pour|para|per|dla|voor)\s+(?:the\s+)?/iu, "")
+    .trim()
+    .slice(0, 80);
 
 /** "Mushroom filling:" is called "Mushroom filling"; "For the filling" has no name of its own. */
 function nameOf(line: string): string | undefined {

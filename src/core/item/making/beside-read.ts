@@ -1,0 +1,43 @@
+import { freshId } from "../../shared/fresh-id";
+import type { Catalogue } from "../../ingredients/own";
+import { lengthOf } from "../paper/times";
+import type { Paper } from "../paper/sections";
+import { VERBS } from "../paper/words";
+import { fromLines } from "../recipe";
+import type { Item } from "../schema";
+
+type Beside = NonNullable<Item["beside"]>[number];
+
+const DRINK = /drink|tea|punch|juice|lassi|cider|getränk|boisson|bebida|bevanda/iu;
+/** A pot of it cools for so long before it is served or kept, min. */
+const COOL_MIN = 60;
+
+/** What a recipe serves beside its pieces: its lines by weight, and how long it is cooked where its method says so. */
+export function besideOf({ beside, method }: Paper, catalogue: Catalogue): Beside[] {
+  const made: Beside[] = [];
+  for (const { name = "Beside it", lines } of beside) {
+    const { components } = fromLines(lines, "filling", { components: [], gaps: [] }, catalogue);
+    if (components.length === 0) continue;
+    const words = name
+      .toLowerCase()
+      .split(/[^\p{L}]+/u)
+      .filter((word) => word.length > 3);
+    const said = method.find(
+      (sentence) => VERBS.cookFilling.test(sentence) && words.some((word) => sentence.toLowerCase().includes(word)),
+    );
+    const length = said === undefined ? undefined : lengthOf(said);
+    const hobMin = length && !length.night ? Math.round((length.least + length.most) / 2) : 0;
+    made.push({
+      id: freshId(
+        name,
+        made.map(({ id }) => id),
+      ),
+      name: name.charAt(0).toUpperCase() + name.slice(1),
+      kind: DRINK.test(name) ? "drink" : "dip",
+      components: components.map(({ cook: _cook, lossPct: _loss, ...line }) => line),
+      hobMin,
+      coolMin: hobMin > 0 ? COOL_MIN : 0,
+    });
+  }
+  return made;
+}
