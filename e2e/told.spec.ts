@@ -113,7 +113,8 @@ Cook the base 12 min, divide it. Cook the mushrooms 10 min. Mix the pork in raw.
   await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
   await page.getByRole("option", { name: "Two ways" }).click();
   await page.getByLabel("Pieces of Two ways asked for").fill("10");
-  await page.getByRole("button", { name: "Make part of it otherwise" }).first().click();
+  await page.getByRole("button", { name: "Two ways: share, batches, parts" }).click();
+  await page.getByRole("button", { name: "Make part of it otherwise" }).click();
   await page.getByLabel("Part 1 of Two ways, pieces").fill("6");
   await page.getByLabel("Part 2 of Two ways, pieces").fill("4");
   await expect(page.getByLabel("Part 2 of Two ways, filling")).toHaveText(/Pork filling/);

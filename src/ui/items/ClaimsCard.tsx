@@ -8,9 +8,8 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { ALLERGENS, type Allergen } from "@/core/ingredients/allergen";
 import { DIETS } from "@/core/ingredients/kinds";
-import { claimsOf } from "@/core/item/claims";
+import { itemClaims } from "@/core/item/item-claims";
 import { allergenText, claimCautions, dietText, HAZARD_TEXT, mayText } from "@/core/item/claims-text";
-import { resolveItem } from "@/core/item/resolve";
 import type { Choices, Item } from "@/core/item/schema";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { COLOUR } from "../theme/tokens";
@@ -21,7 +20,7 @@ const TONE = { yes: COLOUR.fits, no: COLOUR.soft, depends: COLOUR.caution } as c
 /** Who may eat it and what is in it, as it follows from its lines, its options and its oil; and what the cook knows beyond them. */
 export function ClaimsCard({ item, choices, onChange }: { item: Item; choices: Choices; onChange: (item: Item) => void }) {
   const { catalogue } = useCatalogue();
-  const claims = claimsOf(resolveItem(item, choices, "base"), catalogue);
+  const claims = itemClaims(item, choices, catalogue);
   const may = mayText(claims);
   const added = item.alsoContains ?? [];
   const taken = item.without ?? [];

@@ -13,8 +13,8 @@ import { settled } from "@/core/item/making/settle";
 import { fromLines, measuredIn, readLines } from "@/core/item/recipe";
 import { itemIssues } from "@/core/item/check";
 import { ItemSchema, type Choices, type Item } from "@/core/item/schema";
-import { optionsOf, resolveItem } from "@/core/item/resolve";
-import { claimsOf } from "@/core/item/claims";
+import { optionsOf } from "@/core/item/resolve";
+import { itemClaims } from "@/core/item/item-claims";
 import { VERB } from "@/core/plan/task-text";
 import type { Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
@@ -83,7 +83,7 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
   const system = item.measures ?? display.system;
   const { catalogue } = useCatalogue();
   const totals = deskTotals(item, catalogue);
-  const claims = claimsOf(resolveItem(item, choices, "base"), catalogue);
+  const claims = itemClaims(item, choices, catalogue);
   const made = useMemo(() => asMade(item, item.making, catalogue), [item, catalogue]);
   const meansWith = useCallback(
     (one: Item): DayMeans => ({

@@ -6,14 +6,13 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
-import { claimsOf } from "@/core/item/claims";
+import { itemClaims } from "@/core/item/item-claims";
 import { claimsLine } from "@/core/item/claims-text";
 import type { MethodId } from "@/core/item/making/doughs";
 import type { FillingId } from "@/core/item/making/fillings";
 import { makeItem } from "@/core/item/making/make-item";
 import { RecipeInputSchema } from "@/core/item/making/recipe-input";
 import { readPaper } from "@/core/item/paper/sections";
-import { resolveItem } from "@/core/item/resolve";
 import type { Item } from "@/core/item/schema";
 import { piecesText } from "@/core/plan/task-text";
 import type { System } from "@/core/quantities/unit-table";
@@ -40,6 +39,7 @@ interface Form {
   readonly whole: string;
   readonly dough: string;
   readonly fillings: readonly { readonly name: string | undefined; readonly text: string }[];
+  readonly beside: readonly { readonly name: string | undefined; readonly text: string }[];
   readonly finish: string;
   readonly method: string;
 }
@@ -49,6 +49,7 @@ const EMPTY: Form = {
   whole: "",
   dough: "",
   fillings: [{ name: undefined, text: "" }],
+  beside: [],
   finish: "",
   method: "",
 };
@@ -82,6 +83,7 @@ export function NewItem({ items, create }: Props) {
         { name: first?.name, text: textOf(first?.lines ?? []) },
         ...others.map(({ name, lines }) => ({ name, text: textOf(lines) })),
       ],
+      beside: paper.beside.map(({ name, lines }) => ({ name, text: textOf(lines) })),
       finish: textOf(paper.finish),
       method: paper.method.join("\n"),
     });
@@ -92,6 +94,7 @@ export function NewItem({ items, create }: Props) {
       ...(form.makes !== undefined && { makes: form.makes }),
       dough: form.dough,
       fillings: form.fillings.filter(({ text }) => text.trim() !== "").map(({ name, text }) => ({ name, lines: text })),
+      beside: form.beside.map(({ name, text }) => ({ name, lines: text })),
       finish: form.finish,
       method: form.method,
       measures: system,
@@ -185,11 +188,21 @@ export function NewItem({ items, create }: Props) {
             {form.fillings.map(({ name, text }, k) => (
               <PasteLines
                 key={k}
-                label={k === 0 ? "Filling" : (name ?? `Filling ${k + 1}`)}
+                label={form.fillings.length === 1 ? "Filling" : (name ?? `Filling ${k + 1}`)}
                 value={text}
                 onChange={(next) => setFilling(k, next)}
                 system={system}
                 placeholder={"2 medium onions\n1½ cups grated cheddar\n1 egg"}
+              />
+            ))}
+            {form.beside.map(({ name, text }, k) => (
+              <PasteLines
+                key={k}
+                label={`Beside it: ${name ?? "what is served with it"}`}
+                value={text}
+                onChange={(next) => set({ beside: form.beside.map((one, i) => (i === k ? { ...one, text: next } : one)) })}
+                system={system}
+                placeholder={"200 g apples\n40 g sugar"}
               />
             ))}
             <PasteLines
@@ -219,8 +232,7 @@ export function NewItem({ items, create }: Props) {
                   kind="note"
                   title={`${piecesText(made.value.item.base.pieces)} of ${made.value.item.piece.doughG} g dough${made.value.item.piece.fillingG > 0 ? ` and ${made.value.item.piece.fillingG} g filling` : ""}`}
                 >
-                  {claimsLine(claimsOf(resolveItem(made.value.item, {}, "base"), catalogue))}. Read the labels: a name does not
-                  say all.
+                  {claimsLine(itemClaims(made.value.item, {}, catalogue))}. Read the labels: a name does not say all.
                 </Banner>
                 <HowItIsMade made={made.value} chosen={chosen} onChoose={(edit) => setChosen((now) => ({ ...now, ...edit }))} />
                 <MadeSteps made={made.value} />

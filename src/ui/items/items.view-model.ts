@@ -1,6 +1,6 @@
 import { piecesText } from "@/core/plan/task-text";
 import { OURS, type Catalogue } from "@/core/ingredients/own";
-import { claimsOf } from "@/core/item/claims";
+import { itemClaims } from "@/core/item/item-claims";
 import { claimsLine } from "@/core/item/claims-text";
 import { deskTotals } from "@/core/item/desk";
 import { drawingOf } from "@/core/item/making/drawing/draw";
@@ -40,7 +40,7 @@ export const itemCards = (items: readonly Item[], catalogue: Catalogue = OURS): 
     course: item.course ?? "",
     piece: `${grams(item.piece.doughG)} dough${item.piece.fillingG > 0 ? ` and ${grams(item.piece.fillingG)} filling` : ""} · ${item.base.pieces} a batch`,
     hands: `${lengthText(handsOnMinutes(item))} of hands a batch`,
-    contains: claimsLine(claimsOf(resolveItem(item, {}, "base"), catalogue)),
+    contains: claimsLine(itemClaims(item, {}, catalogue)),
     provisional: isProvisional(item),
     picture: pictureOf(item),
   }));

@@ -1,7 +1,7 @@
 import { allergensOf } from "../../ingredients/allergen";
 import type { Catalogue } from "../../ingredients/own";
 import { TRUTH, worstHazard } from "../../ingredients/kinds";
-import { claimsOf } from "../claims";
+import { fillingsIn, itemClaims } from "../item-claims";
 import { doughComponents } from "../desk";
 import { isProvisional } from "../gaps";
 import { resolveItem } from "../resolve";
@@ -27,11 +27,6 @@ function weightsOf(step: Step, { item }: Made): string | undefined {
 const gapText = ({ about, text, usual, taken }: MissingFigure): string =>
   [`${about}: ${text}`, usual && `usual ${usual}`, taken && `taken ${taken}`].filter(Boolean).join("; ");
 
-/** A diet that one filling does not suit is not the item's; one that nobody knows of one filling is not known of all. */
-const WORST_FIRST = ["no", "depends", "yes"] as const;
-
-const fillingsIn = (item: Item): string[] => ["base", ...(item.filling.variants ?? []).map(({ id }) => id)];
-
 /** The steps of all fillings, each with the highest core that one of them asks for. */
 function hottest(item: Item): Step[] {
   const all = fillingsIn(item).flatMap((filling) => resolveItem(item, {}, filling).steps);
@@ -44,11 +39,8 @@ function hottest(item: Item): Step[] {
 /** A made item as `unisynth-item/1`: the item as a plan takes it, and what was understood. */
 export function itemDocument(made: Made, catalogue: Catalogue) {
   const { item, family, method, shape, hazard, gaps } = made;
-  // Whoever asks of the item asks of all its fillings; a gathering's labels tell them apart.
-  const claims = fillingsIn(item).map((filling) => claimsOf(resolveItem(item, {}, filling), catalogue));
-  const diet = (name: "vegetarian" | "vegan" | "halal" | "kosher") =>
-    TRUTH[WORST_FIRST.find((answer) => claims.some(({ diets }) => diets[name].answer === answer)) ?? "depends"];
-  const tags = (which: "contains" | "may") => allergensOf(claims.flatMap((one) => one[which].flatMap((line) => line.tags)));
+  const claims = itemClaims(item, {}, catalogue);
+  const { vegetarian, vegan, halal, kosher } = claims.diets;
   return {
     format: "unisynth-item/1" as const,
     item,
@@ -57,12 +49,16 @@ export function itemDocument(made: Made, catalogue: Catalogue) {
     shape: shape.value.id,
     because: { family: family.because, method: method.because, shape: shape.because, filling: made.filling.because },
     gaps: gaps.map(gapText),
-    provisional: isProvisional(item) || claims.some(({ unknown }) => unknown.length > 0),
-    diets: { vegetarian: diet("vegetarian"), vegan: diet("vegan"), halal: diet("halal"), kosher: diet("kosher") },
-    allergens: tags("contains"),
-    mayContain: tags("may"),
-    hazard:
-      worstHazard([hazard, ...made.others.map(({ making }) => making.hazard)]) ?? worstHazard(claims.map((one) => one.hazard)),
+    provisional: isProvisional(item) || claims.unknown.length > 0,
+    diets: {
+      vegetarian: TRUTH[vegetarian.answer],
+      vegan: TRUTH[vegan.answer],
+      halal: TRUTH[halal.answer],
+      kosher: TRUTH[kosher.answer],
+    },
+    allergens: allergensOf(claims.contains.flatMap(({ tags }) => tags)),
+    mayContain: allergensOf(claims.may.flatMap(({ tags }) => tags)),
+    hazard: worstHazard([hazard, ...made.others.map(({ making }) => making.hazard)]) ?? claims.hazard,
     steps: hottest(item).map((step) => ({
       id: step.id,
       kind: step.kind,

@@ -7,6 +7,11 @@ const MOST_TEXT = 20000;
 const words = z.string().max(MOST_TEXT);
 /** Lines as one text, or one by one. */
 const lines = z.union([words, z.array(words).max(400)], { error: "lines of the recipe, as one text or one by one" });
+/** Lists with a name of their own, or one without. */
+const named = z.union([
+  words,
+  z.array(z.union([words, z.array(words).max(400), z.object({ name: z.string().max(120).optional(), lines })])).max(200),
+]);
 const shapeIds = SHAPES.map(({ id }) => id) as [string, ...string[]];
 
 /** A recipe in the cook's words, `unisynth-recipe/1`: all of it as one text, or by its parts. */
@@ -18,12 +23,9 @@ export const RecipeInputSchema = z
     makes: z.union([z.number().min(1).max(2000), z.string().max(120)], { error: "how many pieces it makes" }).optional(),
     text: words.optional(),
     dough: lines.optional(),
-    fillings: z
-      .union([
-        words,
-        z.array(z.union([words, z.array(words).max(400), z.object({ name: z.string().max(120).optional(), lines })])).max(200),
-      ])
-      .optional(),
+    fillings: named.optional(),
+    /** Dips, sauces and drinks that are served with it. */
+    beside: named.optional(),
     /** The steps as they are written, or the way it is finished by its id. */
     method: lines.optional(),
     finish: lines.optional(),

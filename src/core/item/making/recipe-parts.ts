@@ -16,10 +16,9 @@ export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogu
     lines
       .flatMap((line) => expandLine(line, () => false, isKnown))
       .flatMap((line) => asNamed(readOne(withoutMore(line)), readOne));
-  const own = fillingsOf(recipe.fillings).map(({ name, lines }) => ({
-    name,
-    lines: readAll(lines).filter(({ heading }) => !heading),
-  }));
+  const listsOf = (lists: RecipeInput["fillings"]) =>
+    fillingsOf(lists).map(({ name, lines }) => ({ name, lines: readAll(lines).filter(({ heading }) => !heading) }));
+  const own = listsOf(recipe.fillings);
   const steps = methodId(recipe.method) ? [] : linesOf(recipe.method).flatMap(sentencesOf);
   const method = [...steps, ...(read?.method ?? [])];
   const brushed = brushedWith(method);
@@ -29,7 +28,7 @@ export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogu
     fillings: [...own, ...(read?.fillings ?? [])],
     finish: finish.length > 0 ? finish : readAll(brushed.lines),
     ...(finish.length === 0 && brushed.isAfter && { finishedAfter: true as const }),
-    beside: read?.beside ?? [],
+    beside: [...listsOf(recipe.beside), ...(read?.beside ?? [])],
     method,
   };
   return withTold(listed, readOne);
