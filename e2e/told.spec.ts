@@ -125,8 +125,8 @@ Cook the base 12 min, divide it. Cook the mushrooms 10 min. Mix the pork in raw.
   await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
 
   await page.getByRole("link", { name: "Quantities" }).click();
-  const sheet = page.getByRole("region", { name: /Base of the fillings/ });
-  await expect(sheet).toContainText(/Cooked and cold, divide it by weight: 60 % \(\d+ g of it raw\) for Mushroom filling, 40 %/);
+  const sheet = page.getByRole("article", { name: "Two ways, Base of the fillings" });
+  await expect(sheet).toContainText(/Cooked and cold, divide it by weight: \d+ % \(\d+ g of it raw\) for Mushroom filling, \d+ % \(\d+ g of it raw\) for Pork filling/);
   await page.getByRole("link", { name: "Timeline" }).click();
   await expect(page.getByRole("button", { name: /Cook base of the fillings for 10 Two ways/ })).toHaveCount(1);
 });
