@@ -126,7 +126,16 @@ Cook the base 12 min, divide it. Cook the mushrooms 10 min. Mix the pork in raw.
 
   await page.getByRole("link", { name: "Quantities" }).click();
   const sheet = page.getByRole("article", { name: "Two ways, Base of the fillings" });
-  await expect(sheet).toContainText(/Cooked and cold, divide it by weight: \d+ % \(\d+ g of it raw\) for Mushroom filling, \d+ % \(\d+ g of it raw\) for Pork filling/);
+  await expect(sheet).toContainText(
+    /Cooked and cold, divide it by weight: \d+ % \(\d+ g of it raw\) for Mushroom filling, \d+ % \(\d+ g of it raw\) for Pork filling/,
+  );
   await page.getByRole("link", { name: "Timeline" }).click();
-  await expect(page.getByRole("button", { name: /Cook base of the fillings for 10 Two ways/ })).toHaveCount(1);
+  await page
+    .getByRole("button", { name: /Two ways: Cook 10/ })
+    .first()
+    .click();
+  const step = page.getByRole("complementary", { name: "Step" });
+  await expect(step).toContainText("Cook base of the fillings for 10 Two ways");
+  await expect(step).toContainText("Only this goes into the pot before it is divided.");
+  await expect(step).not.toContainText("minced pork");
 });
