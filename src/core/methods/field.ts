@@ -28,6 +28,12 @@ export function whole(least: number, most: number, range: Range = {}) {
 export const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
   z.enum(values, { error: `one of ${values.join(", ")}` });
 
+/** One of some numbers. */
+export const oneOfNumbers = <const T extends readonly [number, ...number[]]>(values: T) =>
+  z.union(values.map((value) => z.literal(value)) as unknown as [z.ZodLiteral<T[number]>], {
+    error: `one of ${values.join(", ")}`,
+  });
+
 /** A text that is not blank; a blank one counts as missing. */
 export const filled = z
   .string({ error: "a text" })

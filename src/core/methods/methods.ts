@@ -22,6 +22,21 @@ import { convertTemperature } from "../quantities/temperature";
 import { ovenDial } from "../quantities/oven-dial";
 import { toGrams } from "../ingredients/grams";
 import { eggs } from "../ingredients/eggs";
+import { shrink } from "../process/calibrate";
+import { chillSlab, workTime } from "../process/chill";
+import { coolCheck, coolNewton } from "../process/cool";
+import { freezeLimit, freezePlank, frozenCookTime } from "../process/freeze";
+import { fryDrop, fryFill, fryMaxLoad, frySchedule } from "../process/fry";
+import { handsLine, handsParallel, handsTime } from "../process/hands-time";
+import { doughTemperature, kneadingRise, waterFor } from "../process/mixing";
+import { bakeTime, doorLoss, ovenChange } from "../process/oven";
+import { panSteamFry } from "../process/pan";
+import { doughTau, proofLot, proofMinutes, proofProfile, proofRate } from "../process/proof";
+import { relaxation } from "../process/rest";
+import { lognormal, riskChain, riskSimulate } from "../process/risk";
+import { coreFor, fridgeTime, holdTime, lethality } from "../process/safety";
+import { steamTime, steamWater } from "../process/steam";
+import { bestBefore, drawDown, stockLabel } from "../process/stock";
 import { INPUTS } from "./inputs";
 import { readInput } from "./read-input";
 import { ok, type Result } from "../shared/issue";
@@ -76,6 +91,46 @@ const FUNCTIONS = {
   "shopping.consolidate": consolidate,
   "shopping.packs": choosePacks,
   "cost.perPiece": costPerPiece,
+  "temperature.dough": doughTemperature,
+  "temperature.friction": kneadingRise,
+  "temperature.water": waterFor,
+  "proof.rate": proofRate,
+  "proof.minutes": proofMinutes,
+  "proof.tau": doughTau,
+  "proof.profile": proofProfile,
+  "proof.lot": proofLot,
+  "rest.relaxation": relaxation,
+  "chill.slab": chillSlab,
+  "chill.workTime": workTime,
+  "oven.bakeTime": bakeTime,
+  "oven.change": ovenChange,
+  "oven.door": doorLoss,
+  "steam.water": steamWater,
+  "steam.time": steamTime,
+  "fry.drop": fryDrop,
+  "fry.maxLoad": fryMaxLoad,
+  "fry.schedule": frySchedule,
+  "fry.fill": fryFill,
+  "pan.steamFry": panSteamFry,
+  "cool.newton": coolNewton,
+  "cool.check": coolCheck,
+  "freeze.plank": freezePlank,
+  "freeze.limit": freezeLimit,
+  "frozen.cookTime": frozenCookTime,
+  "safety.core": coreFor,
+  "safety.lethality": lethality,
+  "safety.hold": holdTime,
+  "safety.fridge": fridgeTime,
+  "hands.time": handsTime,
+  "hands.parallel": handsParallel,
+  "hands.line": handsLine,
+  "risk.lognormal": lognormal,
+  "risk.chain": riskChain,
+  "risk.simulate": riskSimulate,
+  "calibrate.shrink": shrink,
+  "stock.bestBefore": bestBefore,
+  "stock.label": stockLabel,
+  "stock.drawDown": drawDown,
   "allergens.propagate": propagateInWords,
   "allergens.order": orderLoads,
 } satisfies { readonly [K in keyof typeof INPUTS]: (input: z.output<(typeof INPUTS)[K]>) => unknown };

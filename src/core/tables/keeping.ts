@@ -17,6 +17,8 @@ export const FRIDGE_HOURS: Readonly<Record<string, number>> = {
   "shaped-cooked-filling": 24,
   "shaped-sweet": 48,
   "cooked-pieces": 72,
+  "thawed-raw-pieces": 24,
+  "egg-wash": 24,
 };
 export const FREEZE_MONTHS: Readonly<Record<string, number>> = {
   "shaped-raw-vegetable": 3,
@@ -26,6 +28,15 @@ export const FREEZE_MONTHS: Readonly<Record<string, number>> = {
   baked: 3,
   steamed: 3,
   fried: 2,
+  "raw-yeast-dough": 1,
+  "raw-unleavened-dough": 3,
+  "raw-shortcrust": 3,
+  "raw-laminated": 2,
+  "blind-baked-cases": 3,
+  "filling-meat": 3,
+  "filling-vegetable": 4,
+  "filling-dairy": 1,
+  "filling-sweet": 6,
 };
 /** Pieces out of the cold, all stretches together: with raw meat, fish, egg or dairy, min. */
 export const OUT_OF_COLD_MIN = 120;

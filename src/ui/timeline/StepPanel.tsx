@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import Close from "@mui/icons-material/CloseOutlined";
 import { useState, type ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
-import { batchesFor, weighingsOf, type Batch } from "@/core/batching/batches";
+import { batchesFor, weighingsOf, type Batch, type Weighing } from "@/core/batching/batches";
 import { gatesOf } from "@/core/item/gates/gates";
 import { drawingOf } from "@/core/item/making/drawing/draw";
 import type { Stage } from "@/core/item/making/drawing/stage";
@@ -179,13 +179,11 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
           ))}
         </Box>
       )}
-      {step && step.part !== "piece" && (
+      {step && (
         <Weights
           gathering={gathering.id}
           weight={weight}
-          batches={batchesFor(weighingsOf(plan.batches), item.id, info.range).filter(
-            (b) => b.part === step.part && b.base === step.base,
-          )}
+          batches={batchesFor(weighingsOf(plan.batches), item.id, info.range).filter((batch) => isTaken(batch, step, made))}
         />
       )}
       {why.steps.length > 0 && (
@@ -248,6 +246,12 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
     </Paper>
   );
 }
+
+/** Whether a step takes what is weighed in a batch: a dough or a filling its own steps, what pieces are finished with that one step. */
+const isTaken = (batch: Weighing, step: Step, made: Item | undefined): boolean =>
+  batch.part === "finish"
+    ? made?.finish.some((entry) => entry.step === step.id && entry.what === batch.ingredients[0]?.in) === true
+    : step.part === batch.part && step.base === batch.base;
 
 /** The serving that a step is the last before, or that it is. */
 const servingOf = ({ steps }: Plan, { item, step }: TaskInfo): Step | undefined =>

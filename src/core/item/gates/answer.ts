@@ -1,4 +1,4 @@
-import { shallowCoolingMin } from "../../process/cool-shallow";
+import { trayCoolingMin } from "../../process/cool";
 import type { Gate } from "./gates";
 
 /** What a cook sees at a gate. */
@@ -51,7 +51,7 @@ export function verdictOf(gate: Gate, seen: Seen, roomC: number): Verdict | unde
     case "paste-warm": {
       if (seen.kind !== "measured") return undefined;
       if (seen.value <= gate.mostC) return OPEN;
-      const { roomMin, fridgeMin } = shallowCoolingMin(seen.value, gate.mostC, roomC);
+      const { roomMin, fridgeMin } = trayCoolingMin(seen.value, gate.mostC, roomC);
       return { open: false, code: "cool", roomMin, fridgeMin, waitMin: Math.max(1, Math.round(roomMin + fridgeMin)) };
     }
     case "counted": {

@@ -66,12 +66,12 @@ test("liquid that runs is bound by one per cent of starch and looked at again", 
   expect(verdictOf(gate, { kind: "no" }, 21)).toEqual({ open: true });
 });
 
-test("a filling at 46 °C waits about 35 min for a short dough", () => {
+test("a filling at 46 °C waits about half an hour for a short dough", () => {
   const gate: Gate = { kind: "filling-warm", mostC: 20 };
   const verdict = verdictOf(gate, { kind: "measured", value: 46 }, 21)!;
-  expect(verdict).toMatchObject({ open: false, waitMin: 35 });
+  expect(verdict).toMatchObject({ open: false, waitMin: 37 });
   expect(verdictText(gate, verdict, SHOWN)).toBe(
-    "Too warm: about 30 min on a tray, 10 mm deep, then 5 min in the fridge; measure again.",
+    "Too warm: about 30 min on a tray, 10 mm deep, then 7 min in the fridge; measure again.",
   );
   fc.assert(
     fc.property(
