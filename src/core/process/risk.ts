@@ -13,6 +13,14 @@ export interface Uncertain {
 
 const sigmaOf = ({ p50, p90 }: Pick<Uncertain, "p50" | "p90">): number => Math.log(p90 / p50) / Z90;
 
+/** The first step whose longer figure is shorter than its middle, as a fault. */
+function downwards(steps: readonly Pick<Uncertain, "p50" | "p90">[]) {
+  const at = steps.findIndex(({ p50, p90 }) => p90 < p50);
+  return at < 0
+    ? undefined
+    : fail({ code: "inconsistent", path: ["steps", at, "p90"], got: steps[at].p90, wanted: `at least p50, ${steps[at].p50}` });
+}
+
 /** One log-normal duration. Issues: `inconsistent` p90. */
 export function lognormal({ p50, p90, q }: { readonly p50: number; readonly p90: number; readonly q: number }): Result<{
   readonly mu: number;
@@ -47,14 +55,8 @@ export function riskChain({
   readonly bufferMin: number;
   readonly pReady?: number;
 }> {
-  const wrong = steps.findIndex(({ p50, p90 }) => p90 < p50);
-  if (wrong >= 0)
-    return fail({
-      code: "inconsistent",
-      path: ["steps", wrong, "p90"],
-      got: steps[wrong].p90,
-      wanted: `at least p50, ${steps[wrong].p50}`,
-    });
+  const wrong = downwards(steps);
+  if (wrong) return wrong;
   const sigmas = steps.map(sigmaOf);
   const means = steps.map(({ p50 }, i) => p50 * Math.exp(sigmas[i] ** 2 / 2));
   const total = sum(means);
@@ -131,14 +133,8 @@ export function riskSimulate({
       return fail({ code: "unknown", path: ["steps", i, "after", lost], got: after[lost], wanted: "the id of an earlier step" });
     seen.add(id);
   }
-  const wrong = steps.findIndex(({ p50, p90 }) => p90 < p50);
-  if (wrong >= 0)
-    return fail({
-      code: "inconsistent",
-      path: ["steps", wrong, "p90"],
-      got: steps[wrong].p90,
-      wanted: `at least p50, ${steps[wrong].p50}`,
-    });
+  const wrong = downwards(steps);
+  if (wrong) return wrong;
   const short = draws.findIndex((draw) => draw.length !== steps.length + 1);
   if (short >= 0)
     return fail({

@@ -5,7 +5,9 @@ import { isHeat, type Step } from "../step";
 import { workMinutes } from "../step-minutes";
 import { makeItem, type Made } from "./make-item";
 import { sameSteps } from "./called";
-import { asMade, recipeOf, stepEdits } from "./remake";
+import { recipeOf } from "./as-recipe";
+import { asMade } from "./remake";
+import { stepEdits } from "./step-edits";
 import { CARRIERS } from "./settle";
 
 /** A rest so long is a night, min. */

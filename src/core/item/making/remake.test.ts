@@ -7,7 +7,8 @@ import { editStep, removeStep } from "../step-edit";
 import { FAMILY_IDS, METHOD_IDS } from "./doughs";
 import { makeItem } from "./make-item";
 import { RecipeInputSchema } from "./recipe-input";
-import { remake, stepEdits } from "./remake";
+import { remake } from "./remake";
+import { stepEdits } from "./step-edits";
 
 const PIES = {
   name: "Corner pies",

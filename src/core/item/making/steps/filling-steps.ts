@@ -6,11 +6,11 @@ import { REHEAT_CORE_C } from "../fillings";
 import { PREP_SEC_PER_100_G } from "../hands";
 import { countedOut } from "../../whole-spices";
 import { fillAtMostC, type Making } from "../making";
-import { byHand, middleOf, namesIn, restAs, text, waiting, type StepInput } from "./step-input";
+import { baseSteps } from "./base-steps";
+import { blanching, meatG, pounding, salting, soaking, TEMPER, tenderising } from "./filling-before";
+import { byHand, COOL, middleOf, namesIn, restAs, SHELF, text, waiting, type StepInput } from "./step-input";
 
-const COOL = { min: 25, target: 40, max: 120 } as const;
 const CHILL = { min: 45, target: 60, max: 2880 } as const;
-const SHELF = 0.5;
 /** Long on the hob: looked at so often, min. */
 const GLANCE_MIN = 45;
 
@@ -130,158 +130,12 @@ export function fillingSteps(making: Making): StepInput[] {
   return [...base, ...steps];
 }
 
-/** The base of several fillings, min: over the heat, and dividing it on the scale. */
-const BASE = { cookMin: 15, divideMin: 3 } as const;
-
-/** What all fillings share is cooked once, and before anything of an animal is on the board. */
-function baseSteps({ base }: Making): StepInput[] {
-  if (!base) return [];
-  const names = namesIn(base.lines);
-  return [
-    byHand(
-      {
-        id: "prep-base",
-        kind: "weigh",
-        part: "filling",
-        base: true,
-        do: `Weigh and cut for the base of all fillings: ${names}.`,
-        equipment: [{ id: "worktop" }, { id: "scale" }],
-        ahead: { hours: 12, where: "fridge" },
-        sources: { hands: "table" },
-      },
-      { fixedMin: 3 + base.lines.length, secPerPiece: 2 },
-    ),
-    {
-      id: "cook-base",
-      kind: "cook-filling",
-      part: "filling",
-      base: true,
-      path: ["fresh", "freezer"],
-      lot: "batch",
-      attention: "glance",
-      hands: 0,
-      time: { fixedMin: base.minutes ?? BASE.cookMin, secPerPiece: 0 },
-      tend: [
-        { fromMin: 0, minutes: 4 },
-        { fromMin: -2, minutes: 2 },
-      ],
-      equipment: [{ id: "hob" }, { id: "pot" }],
-      do: `Cook the base of all fillings: ${names}. Only this goes into the pot before it is divided.`,
-      cue: { early: "Raw at the edges.", see: "Soft, no steam any more." },
-      after: [{ step: "prep-base" }],
-      sources: { minutes: base.minutes === undefined ? "filling" : "recipe" },
-    },
-    waiting(
-      {
-        id: "cool-base",
-        kind: "cool-filling",
-        part: "filling",
-        base: true,
-        do: "Spread the base 10 mm deep on a cold dish: nothing raw meets it warm.",
-        equipment: [{ id: "dish" }],
-        after: [{ step: "cook-base", maxGapMin: 15 }],
-        ahead: { hours: 24, where: "fridge" },
-        cue: { early: "Steam rises.", see: "No warmer than the hand." },
-        sources: { minutes: "filling" },
-      },
-      { ...COOL, atC: 21, where: "room" },
-    ),
-    byHand(
-      {
-        id: "divide-base",
-        kind: "divide",
-        part: "filling",
-        base: true,
-        do: "Divide the base by weight, a bowl for each filling with its name on it. What is plant only is finished first, with a board, a spoon and a pan of its own; meat, fish and egg come after it.",
-        equipment: [{ id: "worktop" }, { id: "scale" }],
-        after: [{ step: "cool-base" }],
-        ahead: { hours: 24, where: "fridge" },
-        sources: { hands: "filling" },
-      },
-      { fixedMin: BASE.divideMin, secPerPiece: 0 },
-    ),
-  ];
-}
-
-/** Dried mushrooms soak for so long, min; they weigh three times as much after it, and leave six times their weight of liquor. */
-const SOAK = { min: 20, target: 30, max: 240 } as const;
-const SOAKED = { weighs: 3, liquor: 6 } as const;
-const DRIED =
-  /\bdried\b.*(?:mushroom|shiitake|porcini|morel|wood ear|cep)|(?:mushroom|shiitake|porcini|morel|wood ear|ceps?)s?\b.*\bdried\b|getrocknete?.*pilz|champignons? séchés?|setas? secas?|funghi secchi|干(?:香)?菇|干しいたけ/iu;
-
-/** Dried mushrooms of a filling: rinsed, covered with boiling water, pressed; what they stood in is kept. */
-function soaking({ lines }: Making): StepInput | undefined {
-  const dried = lines.filling.filter(({ name }) => DRIED.test(name));
-  const grams = Math.round(sum(dried.map((line) => line.grams)));
-  if (grams === 0) return undefined;
-  return waiting(
-    {
-      id: "soak-filling",
-      kind: "bench-rest",
-      part: "filling",
-      do: `Rinse ${namesIn(dried)}, cover with boiling water, a plate on top; then press them. ${grams} g come to about ${grams * SOAKED.weighs} g. Keep the liquor without its grit: ${grams * SOAKED.liquor} ml take the place of as much water.`,
-      equipment: [{ id: "bowl" }],
-      cue: { early: "Hard in the middle.", see: "Soft all through." },
-      ahead: { hours: 12, where: "fridge" },
-      sources: { minutes: "filling" },
-    },
-    { ...SOAK, atC: 21, where: "room" },
-  );
-}
-
-/** Blanched for so long where nobody says, and until a pot boils again, min; drained and squeezed by hands after it. */
-const BLANCH = { min: 3, boilsAgainMin: 2, drainMin: 3 } as const;
-
-/** In boiling water and out again: the minutes count from when it boils again. */
-function blanching({ length, text: said }: NonNullable<Making["says"]["blanch"]>): StepInput {
-  const minutes = length && !length.night ? middleOf(length) : BLANCH.min;
-  return byHand(
-    {
-      id: "blanch-filling",
-      kind: "cook-filling",
-      part: "filling",
-      do: text(
-        `Into plenty of boiling water: ${minutes} min from when it boils again. Cold water, drain, squeeze, chop.`,
-        length && `The recipe: ${said}`,
-      ),
-      equipment: [{ id: "hob" }, { id: "pot" }],
-      cue: { early: "Stiff, raw green.", see: "Bends, bright.", late: "Grey, falls apart." },
-      caution: "Boiling water: lower it in with a spoon, pour it off away from you.",
-      sources: { minutes: length ? "recipe" : "filling" },
-    },
-    { fixedMin: BLANCH.boilsAgainMin + minutes + BLANCH.drainMin, secPerPiece: 0 },
-  );
-}
-
 /** What wets a filling. */
 const LIQUIDS = ["water", "broth", "cooked-stock", "dairy", "plant-drink"] as const;
 /** Of what comes from milk, what is none. */
 const SOLID = ["cheese", "fresh-cheese", "rennet-cheese", "butter"] as const;
 /** So much of the meat, % by weight, it takes up; more runs out again. */
 const TAKEN_UP_PCT = 30;
-
-/** Meat of a filling, g. */
-const meatG = ({ lines }: Making): number =>
-  sum(lines.filling.map((line) => (isMeatHazard(ingredientOf(line)?.hazard) ? line.grams : 0)));
-const isMeatHazard = (hazard: string | null | undefined): boolean =>
-  hazard === "poultry" || hazard === "mincedMeat" || hazard === "meat";
-
-/** min */
-const TEMPER = { min: 10, target: 20, max: 30 } as const;
-const POUND = { min: 2, perG: 250 } as const;
-const pounding = (making: Making): StepInput =>
-  byHand(
-    {
-      id: "pound-meat",
-      kind: "mix",
-      part: "filling",
-      do: "Pound the meat under a sheet until its fibres part.",
-      equipment: [{ id: "worktop" }],
-      caution: "Raw: a board and tools of its own, hands and worktop washed after it.",
-      sources: { hands: "cook" },
-    },
-    { fixedMin: Math.max(POUND.min, (POUND.min * meatG(making)) / POUND.perG), secPerPiece: 0 },
-  );
 
 /** How liquid goes into raw meat; nothing where there is hardly any. */
 function liquidText(making: Making): string | undefined {
@@ -295,64 +149,6 @@ function liquidText(making: Making): string | undefined {
     pct > TAKEN_UP_PCT ? ` That is ${pct} % of the meat, and it takes up about ${TAKEN_UP_PCT} %: the rest may run.` : "";
   return `The liquid (${Math.round(liquidG)} g) into the meat by thirds, stirred one way, each taken up before the next.${much}`;
 }
-
-const ALKALI = { min: 8, target: 15, max: 24 } as const;
-/** Meat in baking soda: it goes on working, so it is rinsed on time and used at once. */
-const tenderising: readonly StepInput[] = [
-  waiting(
-    {
-      id: "tenderise-meat",
-      kind: "chill",
-      part: "filling",
-      do: "Stir 3 g of baking soda for each kg into the meat; into the fridge.",
-      equipment: [{ id: "fridge-shelf", amount: SHELF }],
-      cue: { early: "Firm as before.", see: "Soft and slippery.", late: "Pasty, it tastes of soap." },
-      caution: "Red meat 24 min at the most. Rinse it on time: it goes on until it is rinsed.",
-      sources: { minutes: "filling" },
-    },
-    { ...ALKALI, atC: 4, where: "fridge" },
-  ),
-  byHand(
-    {
-      id: "rinse-meat",
-      kind: "mix",
-      part: "filling",
-      do: "Rinse it well in cold water, dry it; use it at once.",
-      equipment: [{ id: "bowl" }],
-      caution: "Water that ran off raw meat splashes: clean the sink after it.",
-      sources: { hands: "filling" },
-    },
-    { fixedMin: 3, secPerPiece: 0 },
-  ),
-];
-
-const SALTED = { min: 15, target: 20, max: 30 } as const;
-/** Watery vegetables by themselves, before raw meat is on the table. */
-const salting: readonly StepInput[] = [
-  waiting(
-    {
-      id: "salt-vegetables",
-      kind: "bench-rest",
-      part: "filling",
-      do: "Salt the vegetables with 1.5 to 2 % of their weight, out of the salt of the filling; let them stand.",
-      equipment: [{ id: "bowl" }],
-      cue: { early: "Dry and stiff.", see: "They stand in their own water and bend.", late: "Limp." },
-      sources: { minutes: "filling" },
-    },
-    { ...SALTED, atC: 21, where: "room" },
-  ),
-  byHand(
-    {
-      id: "squeeze-vegetables",
-      kind: "mix",
-      part: "filling",
-      do: "Squeeze them until nothing runs; they go in last.",
-      equipment: [{ id: "bowl" }],
-      sources: { hands: "filling" },
-    },
-    { fixedMin: 4, secPerPiece: 1 },
-  ),
-];
 
 /** Dice take longer to get tender than mince, min. */
 const DICED_MORE_MIN = 10;

@@ -18,6 +18,12 @@ export const text = (...parts: readonly (string | false | undefined)[]): string 
     .join(" ")
     .slice(0, MOST_TEXT);
 
+/** A shelf's part that a bowl of filling takes. */
+export const SHELF = 0.5;
+
+/** Cooling on a tray until it can be wrapped, min. */
+export const COOL = { min: 25, target: 40, max: 120 } as const;
+
 /** What lines are called in a sentence, each once: without how a thing is cut. */
 export const namesIn = (lines: readonly { readonly name: string }[]): string =>
   listed([...new Set(lines.map(({ name }) => name.split(",")[0].trim()))]);

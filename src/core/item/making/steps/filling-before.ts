@@ -1,0 +1,135 @@
+import { ingredientOf } from "../../../ingredients/lookup";
+import { sum } from "../../../shared/rounding";
+import type { Making } from "../making";
+import { byHand, middleOf, namesIn, SHELF, text, waiting, type StepInput } from "./step-input";
+
+/** Dried mushrooms soak for so long, min; they weigh three times as much after it, and leave six times their weight of liquor. */
+const SOAK = { min: 20, target: 30, max: 240 } as const;
+const SOAKED = { weighs: 3, liquor: 6 } as const;
+const DRIED =
+  /\bdried\b.*(?:mushroom|shiitake|porcini|morel|wood ear|cep)|(?:mushroom|shiitake|porcini|morel|wood ear|ceps?)s?\b.*\bdried\b|getrocknete?.*pilz|champignons? séchés?|setas? secas?|funghi secchi|干(?:香)?菇|干しいたけ/iu;
+
+/** Dried mushrooms of a filling: rinsed, covered with boiling water, pressed; what they stood in is kept. */
+export function soaking({ lines }: Making): StepInput | undefined {
+  const dried = lines.filling.filter(({ name }) => DRIED.test(name));
+  const grams = Math.round(sum(dried.map((line) => line.grams)));
+  if (grams === 0) return undefined;
+  return waiting(
+    {
+      id: "soak-filling",
+      kind: "bench-rest",
+      part: "filling",
+      do: `Rinse ${namesIn(dried)}, cover with boiling water, a plate on top; then press them. ${grams} g come to about ${grams * SOAKED.weighs} g. Keep the liquor without its grit: ${grams * SOAKED.liquor} ml take the place of as much water.`,
+      equipment: [{ id: "bowl" }],
+      cue: { early: "Hard in the middle.", see: "Soft all through." },
+      ahead: { hours: 12, where: "fridge" },
+      sources: { minutes: "filling" },
+    },
+    { ...SOAK, atC: 21, where: "room" },
+  );
+}
+
+/** Blanched for so long where nobody says, and until a pot boils again, min; drained and squeezed by hands after it. */
+const BLANCH = { min: 3, boilsAgainMin: 2, drainMin: 3 } as const;
+
+/** In boiling water and out again: the minutes count from when it boils again. */
+export function blanching({ length, text: said }: NonNullable<Making["says"]["blanch"]>): StepInput {
+  const minutes = length && !length.night ? middleOf(length) : BLANCH.min;
+  return byHand(
+    {
+      id: "blanch-filling",
+      kind: "cook-filling",
+      part: "filling",
+      do: text(
+        `Into plenty of boiling water: ${minutes} min from when it boils again. Cold water, drain, squeeze, chop.`,
+        length && `The recipe: ${said}`,
+      ),
+      equipment: [{ id: "hob" }, { id: "pot" }],
+      cue: { early: "Stiff, raw green.", see: "Bends, bright.", late: "Grey, falls apart." },
+      caution: "Boiling water: lower it in with a spoon, pour it off away from you.",
+      sources: { minutes: length ? "recipe" : "filling" },
+    },
+    { fixedMin: BLANCH.boilsAgainMin + minutes + BLANCH.drainMin, secPerPiece: 0 },
+  );
+}
+
+/** Meat of a filling, g. */
+export const meatG = ({ lines }: Making): number =>
+  sum(lines.filling.map((line) => (isMeatHazard(ingredientOf(line)?.hazard) ? line.grams : 0)));
+const isMeatHazard = (hazard: string | null | undefined): boolean =>
+  hazard === "poultry" || hazard === "mincedMeat" || hazard === "meat";
+
+/** min */
+export const TEMPER = { min: 10, target: 20, max: 30 } as const;
+const POUND = { min: 2, perG: 250 } as const;
+export const pounding = (making: Making): StepInput =>
+  byHand(
+    {
+      id: "pound-meat",
+      kind: "mix",
+      part: "filling",
+      do: "Pound the meat under a sheet until its fibres part.",
+      equipment: [{ id: "worktop" }],
+      caution: "Raw: a board and tools of its own, hands and worktop washed after it.",
+      sources: { hands: "cook" },
+    },
+    { fixedMin: Math.max(POUND.min, (POUND.min * meatG(making)) / POUND.perG), secPerPiece: 0 },
+  );
+
+const ALKALI = { min: 8, target: 15, max: 24 } as const;
+/** Meat in baking soda: it goes on working, so it is rinsed on time and used at once. */
+export const tenderising: readonly StepInput[] = [
+  waiting(
+    {
+      id: "tenderise-meat",
+      kind: "chill",
+      part: "filling",
+      do: "Stir 3 g of baking soda for each kg into the meat; into the fridge.",
+      equipment: [{ id: "fridge-shelf", amount: SHELF }],
+      cue: { early: "Firm as before.", see: "Soft and slippery.", late: "Pasty, it tastes of soap." },
+      caution: "Red meat 24 min at the most. Rinse it on time: it goes on until it is rinsed.",
+      sources: { minutes: "filling" },
+    },
+    { ...ALKALI, atC: 4, where: "fridge" },
+  ),
+  byHand(
+    {
+      id: "rinse-meat",
+      kind: "mix",
+      part: "filling",
+      do: "Rinse it well in cold water, dry it; use it at once.",
+      equipment: [{ id: "bowl" }],
+      caution: "Water that ran off raw meat splashes: clean the sink after it.",
+      sources: { hands: "filling" },
+    },
+    { fixedMin: 3, secPerPiece: 0 },
+  ),
+];
+
+const SALTED = { min: 15, target: 20, max: 30 } as const;
+/** Watery vegetables by themselves, before raw meat is on the table. */
+export const salting: readonly StepInput[] = [
+  waiting(
+    {
+      id: "salt-vegetables",
+      kind: "bench-rest",
+      part: "filling",
+      do: "Salt the vegetables with 1.5 to 2 % of their weight, out of the salt of the filling; let them stand.",
+      equipment: [{ id: "bowl" }],
+      cue: { early: "Dry and stiff.", see: "They stand in their own water and bend.", late: "Limp." },
+      sources: { minutes: "filling" },
+    },
+    { ...SALTED, atC: 21, where: "room" },
+  ),
+  byHand(
+    {
+      id: "squeeze-vegetables",
+      kind: "mix",
+      part: "filling",
+      do: "Squeeze them until nothing runs; they go in last.",
+      equipment: [{ id: "bowl" }],
+      sources: { hands: "filling" },
+    },
+    { fixedMin: 4, secPerPiece: 1 },
+  ),
+];
