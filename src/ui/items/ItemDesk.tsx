@@ -15,7 +15,6 @@ import { fromLines, measuredIn, readLines } from "@/core/item/recipe";
 import { itemIssues } from "@/core/item/check";
 import { ItemSchema, type Choices, type Item } from "@/core/item/schema";
 import { optionsOf } from "@/core/item/resolve";
-import { itemClaims } from "@/core/item/item-claims";
 import { VERB } from "@/core/plan/task-text";
 import type { Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
@@ -40,7 +39,7 @@ import { ClaimsCard } from "./ClaimsCard";
 import { FinishCard } from "./FinishCard";
 import { GapsCard } from "./GapsCard";
 import { ExportItem } from "./ExportItem";
-import { claimsLine } from "@/core/item/claims-text";
+import { claimsLines } from "@/core/item/item-claims-text";
 import { FormulaTable } from "./FormulaTable";
 import { HowItIsMade } from "./HowItIsMade";
 import { PasteLines } from "./PasteLines";
@@ -84,7 +83,6 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
   const system = item.measures ?? display.system;
   const { catalogue } = useCatalogue();
   const totals = deskTotals(item, catalogue);
-  const claims = itemClaims(item, choices, catalogue);
   const made = useMemo(() => asMade(item, item.making, catalogue), [item, catalogue]);
   const meansWith = useCallback(
     (one: Item): DayMeans => ({
@@ -138,7 +136,7 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
           />
           <Box data-testid="claims" sx={{ color: COLOUR.soft, fontSize: "0.85rem", flex: "1 1 240px" }}>
             {isProvisional(item) && <strong>Provisional · </strong>}
-            {claimsLine(claims)}
+            {claimsLines(item, choices, catalogue)}
           </Box>
           <Box sx={{ ml: "auto", display: "flex", gap: 1, flexWrap: "wrap" }}>
             <Button onClick={undo} disabled={!form.canUndo}>

@@ -6,8 +6,7 @@ import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
-import { itemClaims } from "@/core/item/item-claims";
-import { claimsLine } from "@/core/item/claims-text";
+import { claimsLines } from "@/core/item/item-claims-text";
 import type { MethodId } from "@/core/item/making/doughs";
 import type { FillingId } from "@/core/item/making/fillings";
 import { makeItem } from "@/core/item/making/make-item";
@@ -232,7 +231,7 @@ export function NewItem({ items, create }: Props) {
                   kind="note"
                   title={`${piecesText(made.value.item.base.pieces)} of ${made.value.item.piece.doughG} g dough${made.value.item.piece.fillingG > 0 ? ` and ${made.value.item.piece.fillingG} g filling` : ""}`}
                 >
-                  {claimsLine(itemClaims(made.value.item, {}, catalogue))}. Read the labels: a name does not say all.
+                  {claimsLines(made.value.item, {}, catalogue)}. Read the labels: a name does not say all.
                 </Banner>
                 <HowItIsMade made={made.value} chosen={chosen} onChoose={(edit) => setChosen((now) => ({ ...now, ...edit }))} />
                 <MadeSteps made={made.value} />

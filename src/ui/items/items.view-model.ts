@@ -1,7 +1,6 @@
 import { piecesText } from "@/core/plan/task-text";
 import { OURS, type Catalogue } from "@/core/ingredients/own";
-import { itemClaims } from "@/core/item/item-claims";
-import { claimsLine } from "@/core/item/claims-text";
+import { claimsLines } from "@/core/item/item-claims-text";
 import { deskTotals } from "@/core/item/desk";
 import { drawingOf } from "@/core/item/making/drawing/draw";
 import { reach } from "@/core/item/making/drawing/marks";
@@ -40,7 +39,7 @@ export const itemCards = (items: readonly Item[], catalogue: Catalogue = OURS): 
     course: item.course ?? "",
     piece: `${grams(item.piece.doughG)} dough${item.piece.fillingG > 0 ? ` and ${grams(item.piece.fillingG)} filling` : ""} · ${item.base.pieces} a batch`,
     hands: `${lengthText(handsOnMinutes(item))} of hands a batch`,
-    contains: claimsLine(itemClaims(item, {}, catalogue)),
+    contains: claimsLines(item, {}, catalogue),
     provisional: isProvisional(item),
     picture: pictureOf(item),
   }));

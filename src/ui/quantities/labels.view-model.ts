@@ -1,3 +1,4 @@
+import { fillingName } from "@/core/item/filling-name";
 import { claimCautions, containsText, dietText, mayText } from "@/core/item/claims-text";
 import { DIETS } from "@/core/ingredients/kinds";
 import { isProvisional } from "@/core/item/gaps";
@@ -28,7 +29,7 @@ export function labelsOf(request: PlanRequest, q: Quantities, clock: (minute: nu
     const wave = request.gathering.waves.find((one) => one.id === target);
     const key = `${target} ${item.id} ${resolved.filling}`;
     const before = labels.get(key);
-    const filling = item.filling.variants?.find((variant) => variant.id === resolved.filling)?.name ?? item.filling.name;
+    const filling = fillingName(item, resolved.filling);
     labels.set(key, {
       key,
       name: filling ? `${item.name}, ${filling}` : item.name,

@@ -1,5 +1,6 @@
 import { baseShares, weighingsOf, type Batch, type Ingredient, type Weighing } from "@/core/batching/batches";
 import type { Quantities } from "@/core/plan/quantities";
+import { fillingName } from "@/core/item/filling-name";
 import type { Item } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/schema";
 import { doughPortions, fillingPortion } from "@/core/quantities/portion-text";
@@ -83,7 +84,7 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
   const sheets = weighings.map((batch): BatchSheet => {
     const item = itemOf(batch.item);
     const alike = weighings.filter(
-      (other) => other.item === batch.item && other.part === batch.part && other.base === batch.base,
+      (other) => other.item === batch.item && other.part === batch.part && wordFor(q, other, item) === wordFor(q, batch, item),
     );
     const made = q.batches.filter((one) => (one.together ?? one.id) === batch.id);
     const held = made.flatMap((one) =>
@@ -97,7 +98,7 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
       title:
         batch.part === "finish"
           ? `${PART_WORD.finish}: ${where[0]}`
-          : `${batch.base ? "Base of the fillings" : PART_WORD[batch.part]}${alike.length > 1 ? ` ${alike.indexOf(batch) + 1} of ${alike.length}` : ""}`,
+          : `${wordFor(q, batch, item)}${alike.length > 1 ? ` ${alike.indexOf(batch) + 1} of ${alike.length}` : ""}`,
       start: batchStart(q, plan, batch),
       groups: where
         .map((name) => ({
@@ -129,6 +130,14 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
   });
   const rank = (sheet: BatchSheet) => (sheet.batch.ahead ? Infinity : (sheet.start ?? 1e9));
   return sheets.sort((a, b) => (rank(a) === rank(b) ? 0 : rank(a) - rank(b)));
+}
+
+/** What is weighed on a sheet: of several fillings the one it is, by its name where that has one. */
+function wordFor(q: Quantities, batch: AtTheScale, item: Item): string {
+  if (batch.base) return "Base of the fillings";
+  if (batch.part !== "filling") return PART_WORD[batch.part];
+  const made = q.demands.find((demand) => demand.item.id === batch.item && overlaps(demand.range, batch.range));
+  return fillingName(item, made?.resolved.filling) ?? PART_WORD.filling;
 }
 
 /** The sheets in the places that they had before; what was not there comes last. */
@@ -199,7 +208,7 @@ function portionsOf(q: Quantities, batch: Batch, item: Item, plan: Plan | undefi
 function dividedText(shares: readonly { readonly filling: string; readonly grams: number }[], item: Item): string {
   const total = shares.reduce((sum, { grams }) => sum + grams, 0);
   const parts = shares.map(({ filling, grams }) => {
-    const name = item.filling.variants?.find(({ id }) => id === filling)?.name ?? item.filling.name ?? "the first filling";
+    const name = fillingName(item, filling) ?? "the first filling";
     return `${Math.round((100 * grams) / total)} % (${Math.round(grams)} g of it raw) for ${name}`;
   });
   return `Cooked and cold, divide it by weight: ${parts.join(", ")}.`;
