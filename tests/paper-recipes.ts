@@ -430,4 +430,58 @@ Deep-fry at 180 °C for 4 min.`,
     },
     expected: { family: "FR", method: "fry", shape: "rope-half-moon", hazard: "leftovers" },
   },
+  {
+    recipe: {
+      name: "Ramekin lids",
+      makes: 4,
+      text: `400 g of squash and 2 red onions are roasted at 200C for 30 minutes in the same oven, cooled and mixed with 200 g ricotta and sage. Crust: 200 g flour rubbed with 100 g cold butter, 3 tbsp water; rest cold 30 min. Spoon into ramekins, lay a round of pastry on top, cut a cross, brush with milk, bake at 190 °C for 25 minutes.`,
+    },
+    expected: { family: "SH", method: "dish", shape: "lidded-dish" },
+    pieces: 4,
+  },
+  {
+    recipe: {
+      name: "Lace in a cold pan",
+      text: `24 round skins (bought)
+Filling: 250 g pork mince, 100 g prawns, 2 spring onions, 1 tbsp soy sauce
+Slurry: 150 ml water, 1 tbsp flour
+Start in a cold pan with 1 tbsp oil: dumplings touching, pour the slurry, cover, cook on medium 10 minutes, uncover until a crisp lace forms. Turn out on a plate.`,
+    },
+    expected: { family: "CW", method: "pan", hazard: "mincedMeat" },
+  },
+  {
+    recipe: {
+      name: "Beef parcels, softened",
+      text: `Wrappers: 300 g flour, 160 ml boiling water
+Filling: 400 g beef, minced, 1/2 tsp baking soda, 2 tbsp soy sauce, 100 ml stock, 1 leek
+Mix the soda into the beef, leave 15 minutes, rinse. Stir in the stock a little at a time. Rest dough 30 minutes, roll, pleat. Steam 8 minutes.`,
+    },
+    expected: { family: "HW", method: "steam", shape: "dumpling-pleated", hazard: "mincedMeat" },
+  },
+  {
+    recipe: {
+      name: "Griddle squares",
+      text: `Dough: 300g flour, 180ml water, 2 tbsp oil, salt. Rest in oil 1 hour.
+Filling: 4 raw eggs, beaten; 200 g minced beef browned with 1 onion and curry powder for 10 minutes.
+Stretch the dough paper thin on an oiled table, put some meat and egg in the middle, fold into squares, cook in a dry pan 4 minutes each side.`,
+    },
+    expected: { family: "BD", method: "dry", shape: "square-parcel", hazard: "leftovers" },
+  },
+  {
+    recipe: {
+      name: "Plum lattices",
+      makes: "2 tarts of 20 cm",
+      text: `300 g flour, 200 g butter, 90 g sugar, 1 egg make a short dough; chill one hour. 500 g plums simmered with 80 g sugar for 15 min and cooled go in. Keep a third of the dough for a lattice. Bake 40 min at 180°C.`,
+    },
+    expected: { family: "SH", method: "dish", shape: "lattice-dish" },
+    pieces: 2,
+  },
+  {
+    recipe: {
+      name: "Coils over the table",
+      text: `700 g flour, 400 ml warm water, 2 tsp salt, 60 ml oil; knead till silky, rest an hour and a half under oil. Filling: 500 g spinach, wilted and squeezed, 250 g feta, 1 egg. Two people stretch each ball over the table until see-through; brush with oil, fill, roll, coil. Bake hot, 220 °C, about 30 min. Makes 8.`,
+    },
+    expected: { family: "SS", method: "tray", shape: "coil", hazard: "egg" },
+    pieces: 8,
+  },
 ];

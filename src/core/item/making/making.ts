@@ -40,7 +40,7 @@ export interface Making {
   /** Watery vegetables are salted and squeezed before the meat is mixed. */
   readonly saltsApart?: true;
   /** The meat stands with baking soda and is rinsed. */
-  readonly alkali?: true;
+  readonly alkali?: true | undefined;
   readonly pounded?: true;
   /** Cut by hand and not minced. */
   readonly diced?: true;

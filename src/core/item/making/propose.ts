@@ -74,6 +74,10 @@ export function proposeMethod(read: MethodRead, text: string, family: FamilyId |
   const bakes = verbs.has("bake") || heat?.celsius !== undefined;
   if (bakes && tin) return proposed(verbs.has("blind") ? "blind" : "tin", verbs.has("blind") ? "the case is baked blind" : tin);
   if (bakes && dish) return proposed("dish", dish);
+  // A tart or a lattice needs walls: one of a hand's breadth and more a dish, smaller ones tins.
+  const tart = says(text, ["lattice", "tarts", "tart"]);
+  if (bakes && !verbs.has("blind") && tart && (family === undefined || family === "SH" || family === "FS"))
+    return proposed(/\b(?:1[6-9]|[23]\d)\s*cm\b/.test(text) ? "dish" : "tin", tart);
   if (bakes && verbs.has("blind")) return proposed("blind", "the case is baked blind");
   if (bakes) return proposed("tray", "it is baked");
   if (verbs.has("pan"))
@@ -268,6 +272,9 @@ export function proposeFilling(
   if (share("fruit", "dried-fruit") >= 0.4)
     return proposed(isCooked ? "fruit" : share("dried-fruit") > 0.3 ? "ready" : "fruit", "mostly fruit");
   const mealy = grams((line) => /potato|sweet-potato|lentil|bean|pea|chickpea/.test(line.found?.main.id ?? "")) / total;
+  // A paste is bought, or made before, and goes in as it is.
+  const isPaste = lines.some((line) => /\bpaste\b|puree|purée/i.test(line.name) && (line.grams ?? 0) > 0.4 * total);
+  if (isPaste && !isCooked) return proposed("ready", "a paste, as it is");
   if (mealy >= 0.4) return proposed("mash", "mostly potato or pulses");
   if (share("vegetable", "mushroom", "herb", "soy", "pulse") >= 0.3)
     return isCooked

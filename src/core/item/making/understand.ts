@@ -7,7 +7,7 @@ import { freshId } from "../../shared/fresh-id";
 import { failWith, ok, type Result } from "../../shared/issue";
 import { listed } from "../../shared/words";
 import { doughShares, FAMILIES } from "../families";
-import { boughtFamily } from "../paper/bought";
+import { boughtFamily, isBoughtDough } from "../paper/bought";
 import { readMethod } from "../paper/method-text";
 import { says } from "../paper/says";
 import type { Paper } from "../paper/sections";
@@ -135,6 +135,13 @@ function twoValues(read: Making["says"]): MissingFigure[] {
   ]);
 }
 
+/** Raw meat that the recipe lets stand with soda and rinses; poultry is not rinsed. */
+const soaksInSoda = ({ own, isRaw }: FillingRead, hazard: Hazard | null, text: string): boolean =>
+  isRaw &&
+  hazard !== "poultry" &&
+  own.some((line) => ingredientOf(line)?.id === "baking-soda") &&
+  /\brins|\btender|\bvelvet|abspül|rincer|enjuag|sciacqu/iu.test(text);
+
 /** The same pieces with another filling. */
 const withFilling = (making: Making, { kind, isRaw, hazard, own }: FillingRead): Making => ({
   ...making,
@@ -143,6 +150,21 @@ const withFilling = (making: Making, { kind, isRaw, hazard, own }: FillingRead):
   hazard,
   lines: { ...making.lines, filling: own },
 });
+
+/** A bought wrapper, g. */
+const WRAPPER_G = 9;
+
+/** Wrappers that are only counted weigh what is usual. */
+function withWrappers(read: ReturnType<typeof fromLines>, dough: readonly Reading[]): ReturnType<typeof fromLines> {
+  const line = dough.find(isBoughtDough);
+  const count = line && piecesIn(line.text);
+  if (read.components.length > 0 || !line || count === undefined || boughtFamily([line]) !== "CW") return read;
+  const name = line.name.slice(0, 120);
+  return {
+    components: [{ id: freshId(name, []), name, grams: WRAPPER_G * count, text: line.text.slice(0, 300) }],
+    gaps: read.gaps.filter(({ text }) => text !== line.text.trim()),
+  };
+}
 
 /** Whether a recipe's minutes and degrees hold for a way of finishing: those of an oven are none for oil. */
 const heatIsFor = (method: MethodId, own: MethodId): boolean => method === own || (isBaked(method) && isBaked(own));
@@ -162,7 +184,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
   const boughtCount = isBoughtWhole ? (piecesIn(paper.dough[0].text) ?? BOUGHT_PIECES) : undefined;
   const doughRead =
     boughtCount === undefined
-      ? fromLines(paper.dough, "dough", none, catalogue)
+      ? withWrappers(fromLines(paper.dough, "dough", none, catalogue), paper.dough)
       : { components: [boughtLine(paper.dough[0], boughtCount)], gaps: [] };
   if (isBoughtWhole)
     gaps.push({ about: "line", text: `what is in the bought pieces: read it off the packet (${paper.dough[0].text})` });
@@ -177,7 +199,8 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
       },
     ]);
 
-  const whole = [recipe.name, ...paper.method].join("\n");
+  const makes = typeof recipe.makes === "string" ? [recipe.makes] : [];
+  const whole = [recipe.name, ...makes, ...paper.method].join("\n");
   const withDough = [whole, ...paper.dough.map(({ text }) => text)].join("\n");
   const read = readMethod(
     paper.method,
@@ -243,7 +266,8 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
     gaps.push({ about: "filling", text: "whether the filling is cooked before it is wrapped", taken: kind.name });
   for (const gap of [...gapLines, ...finishRead.gaps]) gaps.push({ about: "line", text: gap.text });
 
-  const said = boughtCount ?? piecesIn(recipe.makes) ?? piecesIn(madeIn(paper.method, recipe.text));
+  const wrappers = bought === "CW" && !isBoughtWhole ? piecesIn(paper.dough.find(isBoughtDough)?.text) : undefined;
+  const said = boughtCount ?? piecesIn(recipe.makes) ?? piecesIn(madeIn(paper.method, recipe.text)) ?? wrappers;
   // Several fillings are divided among the pieces.
   const inAll = [...base.components, ...fillings.flatMap((one) => one.own.map((line) => ({ ...line, lossPct: one.lossPct })))];
   const { pieces, piece, overG } = pieceWeights(
@@ -299,6 +323,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
         "thickens to a paste",
         "cooked flour",
       ]) !== undefined && family.value === "EY",
+    ...(soaksInSoda(first, hazard, whole) && { alkali: true as const }),
     coldStart: says(whole, ["cold pan", "cold start", "from frozen", "frozen"]) !== undefined,
     ...(read.fillingCook?.celsius !== undefined && { roastC: read.fillingCook.celsius }),
     says: heatIsFor(method.value, ownMethod.value) ? read : { ...read, heat: undefined, heatFirst: undefined, blind: undefined },

@@ -58,7 +58,11 @@ export function expandLine(line: string, isHeading: (line: string) => boolean, i
   const headed = /^([^:：\d]{2,60}?)\s*(?:[:：]|\s[-–—])\s*(\S.*)$/u.exec(line);
   if (headed) {
     const head = `${headed[1].trim()}:`;
-    if (isHeading(head)) return [head, ...itemsOf(headed[2], isKnown)];
+    if (isHeading(head)) {
+      // What is done stands behind the list: "300 g flour, salt. Rest in oil for an hour."
+      const [list, ...done] = headed[2].split(/(?<=\p{L}\p{L}|\))\.\s+(?=\p{Lu})/u);
+      return [head, ...itemsOf(list, isKnown), ...done.map((sentence) => sentence.replace(/\.?\s*$/, "."))];
+    }
     // A list under a name of its own, such as "Custard: 300 ml milk, 4 yolks".
     const listed = partsOf(headed[2]).filter((part) => FIGURE.test(part)).length;
     if (listed >= 2 && headed[1].trim().split(/\s+/).length <= 4)

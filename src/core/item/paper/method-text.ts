@@ -185,7 +185,8 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     else if (is("cookFilling") && resting && lengths.length > 1 && (filling || !ofDough(text))) {
       addCook(read, say(lengths[0]));
       put("fillingSet", say(lengths.at(-1)));
-    } else if (is("cookFilling") && !filling && celsius !== undefined && celsius >= OVEN_C && lengths.length > 0)
+    } else if (is("cookFilling") && is("pan") && is("lid") && !filling && lengths.length > 0) put("heat", say(length), true);
+    else if (is("cookFilling") && !filling && celsius !== undefined && celsius >= OVEN_C && lengths.length > 0)
       put("heat", say(length, celsius), true);
     else if (is("cookFilling") && !isFormed && lengths.length > 0 && (filling || !ofDough(text)) && !is("steam"))
       addCook(read, say(length));
@@ -196,6 +197,7 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
       put("heat", say(length, celsius ?? preheatC), lengths.length > 0 || read.heat === undefined);
     else if (isFormed && is("lid") && is("cookFilling") && lengths.length > 0) put("heat", say(length), true);
     else if (is("dryPan", "pan") && !filling) put("heat", say(times(length)), true);
+    else if (is("knead") && lengths.length === 1 && isKneadedFor(text, lengths[0])) put("knead", say(lengths[0]));
     else if (resting && lengths.length > 0) {
       if (ofFilling(text) && !ofDough(text) && !isFormed) put("fillingSet", say(length));
       else put(isFormed ? "formedRest" : "firstRest", say(length));
@@ -216,6 +218,17 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     read.heat = { ...read.heat, celsius: preheatC };
   if (!read.heat && preheatC !== undefined) read.heat = { text: "", celsius: preheatC };
   return { ...read, verbs, cooksFilling: cooksFilling || read.fillingCook !== undefined, sentences, strange };
+}
+
+/** "Knead 8 minutes, let it double": the time is the kneading's, what comes after it has none. */
+function isKneadedFor(text: string, { text: said, most }: Length): boolean {
+  const at = text.indexOf(said);
+  const kneads = VERBS.knead.exec(text)?.index ?? Infinity;
+  const rests = [VERBS.rise, VERBS.rest, VERBS.chill].flatMap((verb) => verb.exec(text)?.index ?? []);
+  // In some languages what is done stands behind its time: only what is parted from it is something else.
+  const end = at + said.length;
+  const isParted = (index: number) => index > at && /[,;]|\b(?:and|then|und|dann|et|puis|y|e)\b/iu.test(text.slice(end, index));
+  return most <= LONGEST_KNEADING && kneads < at && rests.every(isParted);
 }
 
 /** A bake at two settings in one sentence is said of two stages: "30 min at 200 °C, then 60 min at 170 °C". */

@@ -78,3 +78,27 @@ test("a bake at two settings is two steps, the pieces staying in", () => {
     expect(heats[1].after).toEqual([{ step: "heat-first", maxGapMin: 15 }]);
   }
 });
+
+test("nothing that is named gets lost where a sentence goes on", () => {
+  expect(parts("Dough: 300 g flour, 200 g butter, 1 egg make a short dough").dough).toEqual([
+    "flour 300",
+    "butter 200",
+    "egg 51",
+  ]);
+  expect(parts("Filling: 200 g minced beef browned with 1 onion and curry powder").filling).toEqual([
+    "minced beef browned 200",
+    "onion 110",
+    "curry powder ?",
+  ]);
+  // What is done stands behind a list.
+  expect(parts("Dough: 300g flour, 180ml water, salt. Rest in oil 1 hour.").dough).toEqual(["flour 300", "water 180", "salt ?"]);
+});
+
+test("a time belongs to what it stands with", () => {
+  const rest = (text: string) => made(`${BASE.replace("Knead 10 min.", "")}${text} Fill. Bake at 180 °C for 20 min.`).item.steps;
+  const of = (steps: ReturnType<typeof rest>, id: string) => steps.find((step) => step.id === id)!;
+  const kneaded = rest("Knead 8 minutes, double.");
+  expect(of(kneaded, "rest-dough").rest!.target).toBeGreaterThan(40);
+  expect(of(rest("Knead, rest an hour and a half."), "rest-dough").rest!.target).toBe(90);
+  expect(of(rest("Alles zu einem Teig kneten und 30 Minuten kühl stellen."), "rest-dough").rest!.min).toBe(30);
+});

@@ -18,6 +18,8 @@ const isStop = (word: string): boolean => {
   const bare = word.toLowerCase().replace(/[^\p{L}'’-]/gu, "");
   return STOPS.has(bare) || (!LINKS.test(bare) && /(?:ing|kneten|rühren|kochen|geben|mischen)$/u.test(bare) && isVerb(bare));
 };
+/** What was done with it, or is: "flour rubbed with", "beef browned". */
+const isDoneTo = (word: string): boolean => /(?:ed|makes?|gets?|goes?)$/iu.test(word.replace(/[^\p{L}]/gu, ""));
 const isVerb = (word: string): boolean =>
   Object.values(VERBS).some((verb) => verb.test(word)) || /(?:kneten|rühren|kochen|geben|mischen)$/u.test(word);
 
@@ -53,17 +55,21 @@ export function amountsIn(sentence: string, read: (line: string) => Reading): Na
       words.push(word);
     }
     // The longest run of words that names one thing and nothing strange; what is weighed and not known stays as it is called.
+    let known: Reading | undefined;
     for (let most = words.length; most > 0; most--) {
       const reading = read(`${text} ${words.slice(0, most).join(" ")}`);
-      if (reading.found && reading.found.strange.length === 0 && reading.grams !== null) {
-        if (most === words.length || isStop(words[most]) || isVerb(words[most])) {
-          named.push({ reading, at });
-          return;
-        }
+      if (!reading.found || reading.found.strange.length > 0 || reading.grams === null) continue;
+      known ??= reading;
+      const next = words[most];
+      if (next === undefined || isStop(next) || isVerb(next) || isDoneTo(next)) {
+        named.push({ reading, at });
+        return;
       }
     }
     const whole = read(`${text} ${words.join(" ")}`);
+    // What is weighed and not known stays as it is called; what is counted is known by its first words, or not at all.
     if (whole.via === "mass" || whole.found?.strange.length === 0) named.push({ reading: whole, at });
+    else if (known) named.push({ reading: known, at });
   });
   return named;
 }
@@ -88,7 +94,7 @@ const NO_MENTION =
   /^(?:then\s+|and\s+)?(?:wrap|crisp|roll|brown|stock|season|dust|sponge|turn|fold|rounds?|sheets?|skins?|dough|paste|pastry)(?:\s|$)/iu;
 
 /** Ingredients that a sentence names without an amount. */
-const mentionedIn = (sentence: string, read: (line: string) => Reading): Reading[] =>
+export const mentionedIn = (sentence: string, read: (line: string) => Reading): Reading[] =>
   chunksOf(sentence)
     .filter((chunk) => !NO_MENTION.test(chunk))
     .map((chunk) => read(chunk.replace(/^(?:some|a (?:little|bit)|plenty|etwas|ein wenig|un peu|un poco)\s+(?:of\s+)?/iu, "")))

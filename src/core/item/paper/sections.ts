@@ -3,7 +3,7 @@ import { OURS, type Catalogue } from "../../ingredients/own";
 import type { System } from "../../quantities/unit-table";
 import { isBoughtDough, isFrozenPieces } from "./bought";
 import { expandLine, finishLine, isCount, withoutMore } from "./inline";
-import { amountsIn, readTold } from "./prose";
+import { amountsIn, mentionedIn, readTold } from "./prose";
 import { HEADINGS, VERBS, type Section } from "./words";
 
 /** A recipe in the cook's words, divided: lines that are weighed, by the part that they belong to, and what is done. */
@@ -183,7 +183,10 @@ export function asNamed(reading: Reading, read: (line: string) => Reading): read
   if (!isClear) return [reading];
   const isKnown = reading.found !== undefined && reading.found.strange.length === 0 && reading.grams !== null;
   const several = new Set(named.map(({ found }) => found!.main)).size === named.length && named.length > 1;
-  return !isKnown || DONE_FIRST.test(reading.text) || (several && !/[(]/.test(reading.text)) ? named : [reading];
+  if (isKnown && !DONE_FIRST.test(reading.text) && !(several && !/[(]/.test(reading.text))) return [reading];
+  // "1 onion and curry powder": what has no amount is in it all the same.
+  const others = mentionedIn(reading.text, read).filter(({ found }) => !named.some((one) => one.found!.main === found!.main));
+  return [...named, ...others];
 }
 
 const bareName = (line: string): string =>

@@ -48,7 +48,8 @@ export const DOUBT =
   /\bor\b|\boder\b|\bou\b|\bmine\b|\bmy (?:oven|kitchen|house|fryer|steamer)\b|\bactually\b|\btook\b|\bin fact\b|\bfor me\b|\bwith me\b|bei mir|chez moi/iu;
 
 /** The length that is said of a stage: the longest that is named; two values for one thing as both. */
-export function lengthOf(sentence: string): Length | undefined {
+export function lengthOf(said: string): Length | undefined {
+  const sentence = inFigures(said);
   const lengths = lengthsIn(sentence);
   const longest = [...lengths].sort((a, b) => b.most - a.most)[0];
   const [first, second] = lengths;
@@ -65,8 +66,18 @@ export function lengthOf(sentence: string): Length | undefined {
   };
 }
 
+/** "An hour and a half", "two and a half hours", with figures. */
+const inFigures = (sentence: string): string =>
+  sentence
+    .replace(/\b(?:an?|one|1)\s+hour\s+and\s+a\s+half\b/giu, "90 minutes")
+    .replace(
+      /\b(\d+|one|two|three)\s+and\s+a\s+half\s+hours?\b/giu,
+      (_, hours: string) => `${(WORDS[hours.toLowerCase()] ?? Number(hours)) + 0.5} hours`,
+    );
+
 /** The lengths of time that a sentence names, in their order; "overnight" is one of them. Lengths of seconds and of days over a week are none. */
-export function lengthsIn(sentence: string): Length[] {
+export function lengthsIn(said: string): Length[] {
+  const sentence = inFigures(said);
   const found: (Length & { readonly at: number })[] = [];
   for (const match of sentence.matchAll(LENGTH)) {
     const [text, first, second, unit, minutes] = match;

@@ -45,9 +45,9 @@ export const FILLING_SCHOOLS: readonly School[] = [
     question: "Is the meat tenderised with baking soda?",
     // Poultry is not rinsed: what splashes off it makes people ill.
     fits: (making) => isMeat(making) && making.hazard !== "poultry",
-    usual: () => "no",
+    usual: ({ alkali }) => (alkali ? "alkali" : "no"),
     options: [
-      { id: "no", name: "no", note: "as it comes from the board", of: asIs },
+      { id: "no", name: "no", note: "as it comes from the board", of: (making) => ({ ...making, alkali: undefined }) },
       {
         id: "alkali",
         name: "a quarter of an hour, then rinsed",
@@ -58,7 +58,7 @@ export const FILLING_SCHOOLS: readonly School[] = [
         id: "pounded",
         name: "pounded",
         note: "2 min more by hand for each 250 g, and nothing to rinse",
-        of: (making) => ({ ...making, pounded: true }),
+        of: (making) => ({ ...making, alkali: undefined, pounded: true }),
       },
     ],
   },
