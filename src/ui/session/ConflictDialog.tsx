@@ -19,14 +19,17 @@ interface Props<T> {
   readonly onResolve: (chosen: readonly Difference[]) => void;
 }
 
+const fieldOf = ({ path }: Difference): string => path.join(".");
+
 /** Two versions of one document, field by field: what is here, what is stored, and which of the two stays. */
 export function ConflictDialog<T>({ conflict, onResolve }: Props<T>) {
   const { differences, mine, theirs } = conflict;
-  const [chosen, setChosen] = useState<ReadonlySet<Difference>>(new Set(mine));
+  // By their fields: the same conflict may be worked out anew while it is looked at, and what was chosen stays.
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(mine.map(fieldOf)));
   const choose = (difference: Difference, here: boolean) => {
     const next = new Set(chosen);
-    if (here) next.add(difference);
-    else next.delete(difference);
+    if (here) next.add(fieldOf(difference));
+    else next.delete(fieldOf(difference));
     setChosen(next);
   };
   return (
@@ -36,10 +39,10 @@ export function ConflictDialog<T>({ conflict, onResolve }: Props<T>) {
         Since you opened it here, it was saved from another page. Choose for each field which of the two stays; what you do not
         take can still be had back with Undo.
         {differences.map((difference) => (
-          <Box key={difference.path.join(".")} component="section" sx={{ mt: 1.5, borderTop: `1px solid ${COLOUR.line}`, pt: 1 }}>
+          <Box key={fieldOf(difference)} component="section" sx={{ mt: 1.5, borderTop: `1px solid ${COLOUR.line}`, pt: 1 }}>
             <RadioGroup
               aria-label={fieldText(difference.path, theirs.document)}
-              value={chosen.has(difference) ? "here" : "there"}
+              value={chosen.has(fieldOf(difference)) ? "here" : "there"}
               onChange={(_, value) => choose(difference, value === "here")}
             >
               <Box sx={{ fontWeight: 650 }}>{fieldText(difference.path, theirs.document)}</Box>
@@ -55,8 +58,11 @@ export function ConflictDialog<T>({ conflict, onResolve }: Props<T>) {
       </DialogContent>
       <DialogActions>
         <Button onClick={() => setChosen(new Set())}>All from elsewhere</Button>
-        <Button onClick={() => setChosen(new Set(differences))}>All from here</Button>
-        <Button variant="contained" onClick={() => onResolve([...chosen])}>
+        <Button onClick={() => setChosen(new Set(differences.map(fieldOf)))}>All from here</Button>
+        <Button
+          variant="contained"
+          onClick={() => onResolve(differences.filter((difference) => chosen.has(fieldOf(difference))))}
+        >
           Keep these
         </Button>
       </DialogActions>

@@ -3,6 +3,7 @@ import { COST } from "./costs";
 import { taskText } from "../task-text";
 import { waitInfo } from "./task-info";
 import { isCarrier } from "../../kitchen/capacity";
+import { isChamber } from "../../kitchen/equipment";
 import { type Linked } from "./precedences";
 import { type RestWindow } from "./timing";
 import { type EquipmentUse } from "./uses";
@@ -63,7 +64,10 @@ export function addWaits(
     return use;
   };
   for (const wait of linked.waits) {
-    const held = wait.asBefore ? wait.before.step.equipment.filter((e) => !isCarrier(e.id) && e.id !== "worktop") : [];
+    // A chamber is no place to wait in: what rested in one stands on its carrier.
+    const held = wait.asBefore
+      ? wait.before.step.equipment.filter((e) => !isCarrier(e.id) && !isChamber(e.id) && e.id !== "worktop")
+      : [];
     tasks.push({
       id: wait.id,
       label: taskText(waitInfo(wait, kitchen), () => wait.before.item.name),
