@@ -3,7 +3,7 @@ import { COST } from "./costs";
 import { taskText } from "../task-text";
 import { waitInfo } from "./task-info";
 import { isCarrier } from "../../kitchen/capacity";
-import { isChamber } from "../../kitchen/equipment";
+import { isChamber, poolSize } from "../../kitchen/equipment";
 import { type Linked } from "./precedences";
 import { type RestWindow } from "./timing";
 import { type EquipmentUse } from "./uses";
@@ -64,9 +64,11 @@ export function addWaits(
     return use;
   };
   for (const wait of linked.waits) {
-    // A chamber is no place to wait in: what rested in one stands on its carrier.
+    // A chamber is no place to wait in: what rested in one stands on its carrier. What is done without where there is none holds nothing.
+    const isThere = ({ id, amount = 1 }: { readonly id: string; readonly amount?: number | undefined }) =>
+      (poolSize(id, kitchen) ?? 0) >= amount;
     const held = wait.asBefore
-      ? wait.before.step.equipment.filter((e) => !isCarrier(e.id) && !isChamber(e.id) && e.id !== "worktop")
+      ? wait.before.step.equipment.filter((e) => !isCarrier(e.id) && !isChamber(e.id) && e.id !== "worktop" && isThere(e))
       : [];
     tasks.push({
       id: wait.id,
