@@ -75,15 +75,17 @@ function portion(components: readonly (Component & { in: string })[], total: num
   return times(components, total / components.reduce((s, c) => s + c.grams, 0));
 }
 
-/** What the pieces of one demand within a range take of the base that fillings share. */
-function baseOf({ resolved, range: own, item }: Demand, range: Range): Ingredient[] {
-  const pieces = Math.max(0, Math.min(range[1], own[1]) - Math.max(range[0], own[0]));
+/** What goes into the pot for so many pieces, before it loses anything. */
+function fillingOf({ resolved, item }: Pick<Demand, "resolved" | "item">, pieces: number): Ingredient[] {
   const components = resolved.fillingComponents.map((c) => ({ ...c, in: "filling" }));
-  const { factor } = fillingFor({ ...resolved, components }, pieces * item.piece.fillingG);
-  return times(
-    components.filter((line) => line.base),
-    factor,
-  );
+  return times(components, fillingFor({ ...resolved, components }, pieces * item.piece.fillingG).factor);
+}
+
+/** What the pieces of one demand within a range take of the base that fillings share. */
+function baseOf(demand: Demand, range: Range): Ingredient[] {
+  const { range: own } = demand;
+  const pieces = Math.max(0, Math.min(range[1], own[1]) - Math.max(range[0], own[0]));
+  return fillingOf(demand, pieces).filter((line) => line.base);
 }
 
 /** How a base is divided: what each filling takes of it, by its id, as weighed raw, g. */
@@ -128,10 +130,7 @@ export function batchesOf(groups: readonly Group[], demands: readonly Demand[], 
         batches.push(batch(next(item, part), item, part, range, lines, made));
       }
       if (part === "filling" && item.piece.fillingG > 0 && resolved.fillingComponents.length > 0) {
-        const components = resolved.fillingComponents.map((c) => ({ ...c, in: "filling" }));
-        const { cookingLossPct, handlingLossPct } = resolved;
-        const { factor } = fillingFor({ components, cookingLossPct, handlingLossPct }, pieces * item.piece.fillingG);
-        batches.push(batch(next(item, part), item, part, range, times(components, factor), made));
+        batches.push(batch(next(item, part), item, part, range, fillingOf({ resolved, item }, pieces), made));
       }
     });
   }

@@ -112,10 +112,9 @@ function onwards(steps: readonly Step[], isOne: (step: Step) => boolean): Set<st
 
 /** What goes into the pot for one piece, before it loses anything, g. */
 export function rawFillingG({ item, resolved }: Demand): number {
-  const components = resolved.fillingComponents.map((c) => ({ ...c, in: "filling" }));
+  const { fillingComponents: components } = resolved;
   if (components.length === 0 || item.piece.fillingG <= 0) return 0;
-  const { cookingLossPct, handlingLossPct } = resolved;
-  const { factor } = fillingFor({ components, cookingLossPct, handlingLossPct }, item.piece.fillingG);
+  const { factor } = fillingFor({ ...resolved, components }, item.piece.fillingG);
   return sum(components.map(({ grams }) => grams * factor));
 }
 

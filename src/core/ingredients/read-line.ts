@@ -111,6 +111,9 @@ const LINE = `a line of at most ${MOST_CHARACTERS} characters`;
 
 const middle = (amount: { min: number; max: number }): number => (amount.min + amount.max) / 2;
 
+/** Whether a line names an ingredient by itself, with nothing strange beside it. */
+export const isRecognised = ({ found }: Pick<Reading, "found">): boolean => found !== undefined && found.strange.length === 0;
+
 /**
  * Reads a line as cooks write it, in the words of several languages: an amount anywhere, weights in brackets, ranges,
  * tins and packs with their sizes, parts of eggs. Amounts are weighed by the catalogue and by a system of cups and spoons.
@@ -137,7 +140,7 @@ export function readLine(text: string, system: System, index: Index): Reading {
   const lead = split.amounts.length > 0 ? leadOf(bare, split.words) : undefined;
   const amount = written.length > 0 ? (lead ?? asWritten(written.join(" "), bare)) : null;
   // What is not quite known is weighed by its weight alone: nobody knows how much a cup of it holds.
-  const sure = found !== undefined && found.strange.length === 0;
+  const sure = isRecognised(base);
   const weighed = weigh(split, sure ? found : undefined, system);
   const approx = split.amounts.some((a) => a.approx) || split.brackets.some((b) => b.amount.approx);
   const assumedUnit = split.amounts.map((a) => a.unit).find((unit) => Object.hasOwn(ASSUMED_ML, unit));

@@ -3,7 +3,7 @@ import { lineClaims } from "./claims";
 import type { Catalogue } from "./own";
 import { guesses } from "./guess";
 import { TRUTH, type Hazard } from "./kinds";
-import { readLine, type Reading } from "./read-line";
+import { isRecognised, readLine, type Reading } from "./read-line";
 import { GAP_TEXT } from "./read-line-text";
 import type { System } from "../quantities/unit-table";
 
@@ -49,7 +49,7 @@ export function readingDocument(
     .filter((line) => line.trim() !== "")
     .map((line): ReadingDocument => {
       const reading = readLine(line, system, catalogue.index);
-      const sure = reading.found !== undefined && reading.found.strange.length === 0;
+      const sure = isRecognised(reading);
       const claims = lineClaims(reading.found, reading.name);
       const { vegetarian, vegan, halal, kosher } = claims.diets;
       return {

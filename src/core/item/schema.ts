@@ -327,4 +327,6 @@ export const ItemSchema = withInformative(
 
 export type Item = z.output<typeof ItemSchema>;
 export type Component = z.output<typeof ComponentSchema>;
+/** What an item keeps of how it is made by rule. */
+export type ItemMaking = NonNullable<Item["making"]>;
 export type Choices = Readonly<Record<string, string>>;

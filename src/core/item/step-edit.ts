@@ -113,14 +113,21 @@ export function removeStep(item: Item, id: string): Item {
 
 /** A filling, and the others, without what they change about a step. */
 function withoutChangesOf(filling: Item["filling"], id: string): Item["filling"] {
-  const { stepChanges, variants } = filling;
-  const others = <P extends { readonly step: string }>(changes: readonly P[]) => changes.filter((change) => change.step !== id);
-  return {
-    ...filling,
-    ...(stepChanges && { stepChanges: others(stepChanges) }),
-    ...(variants && { variants: variants.map((variant) => ({ ...variant, stepChanges: others(variant.stepChanges) })) }),
-  };
+  const isOther = ({ step }: { readonly step: string }) => step !== id;
+  const { stepChanges } = filling;
+  return { ...withVariantChanges(filling, isOther), ...(stepChanges && { stepChanges: stepChanges.filter(isOther) }) };
 }
+
+/** A filling whose others keep some of what they change about steps. */
+export const withVariantChanges = (
+  filling: Item["filling"],
+  isKept: (change: { readonly step: string }) => boolean,
+): Item["filling"] => ({
+  ...filling,
+  ...(filling.variants && {
+    variants: filling.variants.map((variant) => ({ ...variant, stepChanges: variant.stepChanges.filter(isKept) })),
+  }),
+});
 
 const READY_MIN = { first: 12, open: 2, second: 3 } as const;
 

@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from "../shared/issue";
+import { crossing } from "./crossing";
 
 export interface SlabInput {
   readonly thicknessMm: number;
@@ -13,16 +14,8 @@ export interface SlabInput {
   readonly c: number;
 }
 
-/** The root of ζ tan ζ = Bi in (0, π/2), by halves. */
-function firstRoot(biot: number): number {
-  let [low, high] = [0, Math.PI / 2];
-  for (let i = 0; i < 200; i++) {
-    const middle = (low + high) / 2;
-    if (middle * Math.tan(middle) < biot) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
+/** The root of ζ tan ζ = Bi in (0, π/2). */
+const firstRoot = (biot: number): number => crossing((zeta) => zeta * Math.tan(zeta) - biot, 0, Math.PI / 2);
 
 /**
  * Minutes until the core of a slab has `targetC`: plane wall with convection, first term of the Fourier series; `approximate` where

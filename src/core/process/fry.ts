@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from "../shared/issue";
 import { down, EPSILON } from "../shared/rounding";
+import { crossing } from "./crossing";
 
 /** Oil, g/ml and kJ/kgK. */
 const OIL = { density: 0.9, heat: 2.3 } as const;
@@ -43,17 +44,6 @@ function dropFor(heatKJ: number, { capacity, power, tau }: ReturnType<typeof bat
   if (x <= 1) return { dropC: 0, atS: 0 };
   const atS = tau * Math.log(x);
   return { dropC: (heatKJ * (1 - 1 / x) - power * atS) / capacity, atS };
-}
-
-/** Where a function that goes up crosses zero between two points, by halves. */
-function crossing(of: (x: number) => number, from: number, to: number): number {
-  let [low, high] = [from, to];
-  for (let i = 0; i < 200; i++) {
-    const middle = (low + high) / 2;
-    if (of(middle) < 0) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
 }
 
 /**

@@ -1,3 +1,5 @@
+import { crossing } from "./crossing";
+
 /** Complementary error function by its series and its continued fraction, to machine precision. */
 function erfc(x: number): number {
   if (x < 0) return 2 - erfc(-x);
@@ -20,12 +22,4 @@ function erfc(x: number): number {
 export const normalCdf = (x: number): number => 0.5 * erfc(-x / Math.SQRT2);
 
 /** Its inverse, by halves: to 1e-12 and better. @param p above 0 and below 1 */
-export function normalQuantile(p: number): number {
-  let [low, high] = [-40, 40];
-  for (let i = 0; i < 200; i++) {
-    const middle = (low + high) / 2;
-    if (normalCdf(middle) < p) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
+export const normalQuantile = (p: number): number => crossing((x) => normalCdf(x) - p, -40, 40);

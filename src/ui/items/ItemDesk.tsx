@@ -8,12 +8,12 @@ import { useRouter } from "next/navigation";
 import { useCallback, useMemo, useState } from "react";
 import { componentsAt, deskTotals, withComponents, type Place } from "@/core/item/desk";
 import { isProvisional } from "@/core/item/gaps";
-import { asMade, remake, type Making } from "@/core/item/making/remake";
+import { asMade, remake } from "@/core/item/making/remake";
 import type { StepEdit } from "@/core/item/making/step-edits";
 import { settled } from "@/core/item/making/settle";
 import { fromLines, measuredIn, readLines } from "@/core/item/recipe";
 import { itemIssues } from "@/core/item/check";
-import { ItemSchema, type Choices, type Item } from "@/core/item/schema";
+import { ItemSchema, type Choices, type Item, type ItemMaking } from "@/core/item/schema";
 import { optionsOf } from "@/core/item/resolve";
 import { VERB } from "@/core/plan/task-text";
 import type { Result } from "@/core/shared/issue";
@@ -92,7 +92,7 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
     [day],
   );
   const [unused, setUnused] = useState<readonly string[]>([]);
-  const makeOtherwise = (otherwise: Partial<Making>) => {
+  const makeOtherwise = (otherwise: Partial<ItemMaking>) => {
     const remade = remake(item, otherwise, catalogue);
     if (!remade) return;
     setUnused(remade.unused.map(editText));

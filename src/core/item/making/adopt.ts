@@ -2,6 +2,7 @@ import { OURS, type Catalogue } from "../../ingredients/own";
 import type { Item } from "../schema";
 import { resolveItem } from "../resolve";
 import { isHeat, type Step } from "../step";
+import { withVariantChanges } from "../step-edit";
 import { workMinutes } from "../step-minutes";
 import { makeItem, type Made } from "./make-item";
 import { sameSteps } from "./called";
@@ -14,7 +15,7 @@ import { CARRIERS } from "./settle";
 const NIGHT_MIN = 360;
 
 const minutesOf = (step: Step, pieces: number): number => Math.max(1, Math.round(step.rest?.target ?? workMinutes(step, pieces)));
-const lengthOf = (minutes: number): string => (minutes >= NIGHT_MIN ? "overnight" : `${minutes} min`);
+const saidLength = (minutes: number): string => (minutes >= NIGHT_MIN ? "overnight" : `${minutes} min`);
 
 /** The flour is scalded, in the words of a step. */
 const HOT_WATER = /\b(?:boiling|hot|boiled|scald\w*)\b[^.]*\b(?:water|flour)\b|\bwater\b[^.]*\b(?:9\d|100) °C/i;
@@ -31,11 +32,11 @@ function sentenceOf(step: Step, pieces: number): string | undefined {
     case "knead":
       return `Knead the dough ${minutes} min.`;
     case "bulk-rest":
-      return `Let the dough rise ${lengthOf(minutes)}${cold}.`;
+      return `Let the dough rise ${saidLength(minutes)}${cold}.`;
     case "bench-rest":
     case "chill":
-      if (step.part === "dough") return `${cold ? "Chill" : "Rest"} the dough ${lengthOf(minutes)}${cold}.`;
-      return step.part === "filling" && cold ? `Chill the filling ${lengthOf(minutes)}${cold}.` : undefined;
+      if (step.part === "dough") return `${cold ? "Chill" : "Rest"} the dough ${saidLength(minutes)}${cold}.`;
+      return step.part === "filling" && cold ? `Chill the filling ${saidLength(minutes)}${cold}.` : undefined;
     case "final-proof":
       return `Let the shaped pieces rise ${minutes} min.`;
     case "blind-bake":
@@ -60,7 +61,7 @@ const freshSteps = (item: Item): readonly Step[] =>
   resolveItem(item, {}, "base").steps.filter(({ path }) => path.includes("fresh"));
 
 /** What the recipe of an item with steps of its own would read like. */
-function textOf(item: Item): string[] {
+function textOf(item: Item): string {
   const fresh = freshSteps(item);
   const cooking = fresh.filter(({ kind }) => kind === "cook-filling");
   const minutes = cooking.reduce((sum, step) => sum + minutesOf(step, item.base.pieces), 0);
@@ -68,7 +69,7 @@ function textOf(item: Item): string[] {
     ...fresh.flatMap((step) => sentenceOf(step, item.base.pieces) ?? []),
     ...(cooking.length > 0 ? [`Cook the filling ${minutes} min.`] : []),
     ...(item.piece.shape ? [`Shape: ${item.piece.shape}.`] : []),
-  ];
+  ].join("\n");
 }
 
 /**
@@ -77,7 +78,7 @@ function textOf(item: Item): string[] {
  */
 export function byRule(item: Item, catalogue: Catalogue = OURS): Made | undefined {
   if (item.making) return undefined;
-  const recipe = recipeOf(item, { says: textOf(item).join("\n") }, catalogue);
+  const recipe = recipeOf(item, { says: textOf(item) }, catalogue);
   if (!recipe.ok) return undefined;
   const isBlind = freshSteps(item).some(({ kind }) => kind === "blind-bake");
   const made = makeItem(recipe.value, { taken: [], catalogue, ...(isBlind && { method: "blind" as const }) });
@@ -98,7 +99,7 @@ export function recognised(item: Item, catalogue: Catalogue = OURS): Item {
       return own === undefined ? [] : [[carrier, own]];
     }),
   );
-  return { ...item, making: { ...made.item.making, says: textOf(item).join("\n"), called, ownCapacity } };
+  return { ...item, making: { ...made.item.making, says: textOf(item), called, ownCapacity } };
 }
 
 /** Where what was put on the pieces goes: to the step of the same kind, else to the heat's, else to the table. */
@@ -113,14 +114,15 @@ function placeOf(before: Step | undefined, steps: readonly Step[]): string {
  * eaten stay as the cook has them; its own steps, with the choices and hints that hang on them, fall away.
  */
 export function byRuleAlone(item: Item, catalogue: Catalogue = OURS): Item {
-  const { called: _own, ...making } = item.making ?? {};
-  const made = item.making && asMade({ ...item, making: item.making }, making as NonNullable<Item["making"]>, catalogue);
+  if (!item.making) return item;
+  const { called: _own, ...making } = item.making;
+  const made = asMade(item, making, catalogue);
   if (!made) return item;
   const { steps, faults, fryOil } = made.item;
   const isThere = (id: string) => steps.some((step) => step.id === id);
   return {
     ...item,
-    making: making as NonNullable<Item["making"]>,
+    making,
     steps,
     ...(fryOil && { fryOil: item.fryOil ?? fryOil }),
     finish: item.finish.map((entry) => ({
@@ -130,15 +132,7 @@ export function byRuleAlone(item: Item, catalogue: Catalogue = OURS): Item {
         steps,
       ),
     })),
-    filling: {
-      ...item.filling,
-      ...(item.filling.variants && {
-        variants: item.filling.variants.map((variant) => ({
-          ...variant,
-          stepChanges: variant.stepChanges.filter(({ step }) => isThere(step)),
-        })),
-      }),
-    },
+    filling: withVariantChanges(item.filling, ({ step }) => isThere(step)),
     schools: [],
     faults,
   };

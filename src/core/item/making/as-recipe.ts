@@ -1,13 +1,11 @@
 import type { Catalogue } from "../../ingredients/own";
 import { failWith, ok, type Result } from "../../shared/issue";
 import { doughComponents } from "../desk";
-import type { Component, Item } from "../schema";
+import type { Component, Item, ItemMaking } from "../schema";
 import { asWritten } from "./instead";
 import { isPut } from "./put";
 import { RecipeInputSchema, type RecipeInput } from "./recipe-input";
 import { shapeOf } from "./shapes";
-
-type Making = NonNullable<Item["making"]>;
 
 /** A line as it would be written for what it weighs now; what the cook said that it is stands for its name. */
 const lineOf = ({ name, grams, ingredient }: Component, catalogue: Catalogue): string => {
@@ -19,7 +17,7 @@ const lineOf = ({ name, grams, ingredient }: Component, catalogue: Catalogue): s
  * An item as the recipe that it would be made from now.
  * @param making what is known of it by rule; what is not is read from its lines and its words
  */
-export function recipeOf(item: Item, making: Partial<Making>, catalogue: Catalogue): Result<RecipeInput> {
+export function recipeOf(item: Item, making: Partial<ItemMaking>, catalogue: Catalogue): Result<RecipeInput> {
   const write = (lines: readonly Component[]) => lines.map((line) => lineOf(line, catalogue));
   const own = asWritten(item, making.instead);
   const parsed = RecipeInputSchema.safeParse({
@@ -53,7 +51,7 @@ const BASE_NAME = "Base for the fillings";
 /** The fillings of an item as they would be written: the base that they share first, whole. */
 function fillingsAsWritten(
   { filling }: Item,
-  { called }: Partial<Making>,
+  { called }: Partial<ItemMaking>,
   write: (lines: readonly Component[]) => string[],
 ): { name?: string; lines: string[] }[] {
   // Fillings of steps of the cook's own say themselves what is otherwise.

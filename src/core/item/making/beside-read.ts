@@ -1,5 +1,7 @@
 import { freshId } from "../../shared/fresh-id";
+import { capitalised } from "../../shared/words";
 import type { Catalogue } from "../../ingredients/own";
+import { isNamedIn, wordsOf } from "../paper/named-in";
 import { lengthOf } from "../paper/times";
 import type { Paper } from "../paper/sections";
 import { VERBS } from "../paper/words";
@@ -18,13 +20,8 @@ export function besideOf({ beside, method }: Paper, catalogue: Catalogue): Besid
   for (const { name = "Beside it", lines } of beside) {
     const { components } = fromLines(lines, "filling", { components: [], gaps: [] }, catalogue);
     if (components.length === 0) continue;
-    const words = name
-      .toLowerCase()
-      .split(/[^\p{L}]+/u)
-      .filter((word) => word.length > 3);
-    const said = method.find(
-      (sentence) => VERBS.cookFilling.test(sentence) && words.some((word) => sentence.toLowerCase().includes(word)),
-    );
+    const words = wordsOf(name.toLowerCase());
+    const said = method.find((sentence) => VERBS.cookFilling.test(sentence) && isNamedIn(sentence, words));
     const length = said === undefined ? undefined : lengthOf(said);
     const hobMin = length && !length.night ? Math.round((length.least + length.most) / 2) : 0;
     made.push({
@@ -32,7 +29,7 @@ export function besideOf({ beside, method }: Paper, catalogue: Catalogue): Besid
         name,
         made.map(({ id }) => id),
       ),
-      name: name.charAt(0).toUpperCase() + name.slice(1),
+      name: capitalised(name),
       kind: DRINK.test(name) ? "drink" : "dip",
       components: components.map(({ cook: _cook, lossPct: _loss, ...line }) => line),
       hobMin,

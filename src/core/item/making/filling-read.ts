@@ -5,6 +5,7 @@ import type { Reading } from "../../ingredients/read-line";
 import { sum } from "../../shared/rounding";
 import { componentClaims } from "../claims";
 import type { MethodRead } from "../paper/method-text";
+import { isNamedIn, wordsOf } from "../paper/named-in";
 import type { Paper } from "../paper/sections";
 import { lengthOf } from "../paper/times";
 import { VERBS } from "../paper/words";
@@ -12,7 +13,7 @@ import { fromLines } from "../recipe";
 import type { Component, Item } from "../schema";
 import { hazardFor, weighed } from "./filling-lines";
 import { FILLINGS, type Filling, type FillingId } from "./fillings";
-import { proposeFilling, type Proposed } from "./propose";
+import { byWord, proposeFilling, type Proposed } from "./propose";
 
 /** One filling of a recipe and what it is. */
 export interface FillingRead {
@@ -71,15 +72,10 @@ interface Around {
   readonly gapsBefore: NonNullable<Item["gaps"]>;
 }
 
-/** Words by which lines are called in a sentence. */
-const wordsOf = (lines: readonly Reading[]): string[] =>
-  lines.flatMap(({ name }) => name.toLowerCase().split(/[^\p{L}]+/u)).filter((word) => word.length > 3);
-
-const names = (sentence: string, words: readonly string[]): boolean =>
-  words.some((word) => sentence.toLowerCase().includes(word));
+const wordsIn = (lines: readonly Reading[]): string[] => lines.flatMap(({ name }) => wordsOf(name.toLowerCase()));
 
 const isOfBase = (sentence: string, base: readonly Reading[]): boolean =>
-  base.length > 0 && (/\bbase\b/i.test(sentence) || names(sentence, wordsOf(base)));
+  base.length > 0 && (/\bbase\b/i.test(sentence) || isNamedIn(sentence, wordsIn(base)));
 
 /** How long a method cooks the base that all fillings share, min; undefined where it does not say. */
 export function baseMinutes(read: MethodRead, base: readonly Reading[]): number | undefined {
@@ -92,8 +88,8 @@ export function baseMinutes(read: MethodRead, base: readonly Reading[]): number 
 function ofThis(read: MethodRead, lines: readonly Reading[], others: readonly Reading[], base: readonly Reading[]): MethodRead {
   if (others.length === 0 || !read.cooksFilling) return read;
   const cooking = read.sentences.filter((sentence) => VERBS.cookFilling.test(sentence) && !isOfBase(sentence, base));
-  const [mine, theirs] = [wordsOf(lines), wordsOf(others)];
-  const isCooked = cooking.some((sentence) => names(sentence, mine) || !names(sentence, theirs));
+  const [mine, theirs] = [wordsIn(lines), wordsIn(others)];
+  const isCooked = cooking.some((sentence) => isNamedIn(sentence, mine) || !isNamedIn(sentence, theirs));
   return isCooked ? read : { ...read, cooksFilling: false, fillingCook: undefined };
 }
 
@@ -104,7 +100,7 @@ export function readFilling(
 ): FillingRead {
   const hazardOf = (line: Reading): Hazard | null => componentClaims({ name: line.name }, catalogue).hazard;
   const proposed: Proposed<FillingId> = chosen
-    ? { value: chosen, because: "the cook's word", sure: true }
+    ? byWord(chosen)
     : proposeFilling(lines, ofThis(read, lines, others, base), whole, hazardOf);
   const kind = FILLINGS[proposed.value];
   const all = [...base, ...lines];

@@ -1,16 +1,15 @@
-import type { Item } from "../schema";
+import type { Item, ItemMaking } from "../schema";
 import { isPut } from "./put";
 
-type Making = NonNullable<Item["making"]>;
-type Instead = NonNullable<Making["instead"]>;
+type Instead = NonNullable<ItemMaking["instead"]>;
 const WASH = "wash";
 
 /** Choices that put something of their own in the place of what the recipe has. */
-const replacesDough = ({ choices }: Making): boolean => choices?.bought === "bought";
-const replacesWash = ({ choices }: Making): boolean => choices?.[WASH] !== undefined && choices[WASH] !== "recipe";
+const replacesDough = ({ choices }: ItemMaking): boolean => choices?.bought === "bought";
+const replacesWash = ({ choices }: ItemMaking): boolean => choices?.[WASH] !== undefined && choices[WASH] !== "recipe";
 
 /** What the recipe has in the place of what choices put there; undefined where they put nothing. */
-export function insteadOf(item: Item, making: Making, next: Making): Instead | undefined {
+export function insteadOf(item: Item, making: ItemMaking, next: ItemMaking): Instead | undefined {
   const wash = item.finish.find(({ step }) => step === WASH)?.components ?? [];
   const instead = {
     ...(replacesDough(next) && { dough: making.instead?.dough ?? item.dough }),
@@ -20,7 +19,7 @@ export function insteadOf(item: Item, making: Making, next: Making): Instead | u
 }
 
 /** What pieces are finished with when they are made otherwise: the cook's own, and what choices put there. */
-export function finishAfter(item: Item, making: Making, made: Item, instead: Instead | undefined): Item["finish"] {
+export function finishAfter(item: Item, making: ItemMaking, made: Item, instead: Instead | undefined): Item["finish"] {
   const own = [...item.finish, ...(making.finish ?? [])];
   const isSame = (one: Item["finish"][number], other: Item["finish"][number]) =>
     one.step === other.step && one.what === other.what;

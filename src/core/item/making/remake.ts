@@ -1,6 +1,6 @@
 import { OURS, type Catalogue } from "../../ingredients/own";
 import { findRing } from "../check";
-import type { Item } from "../schema";
+import type { Item, ItemMaking } from "../schema";
 import { recipeOf } from "./as-recipe";
 import { calledAs } from "./called";
 import { METHOD_IDS } from "./doughs";
@@ -10,10 +10,8 @@ import { makeItem, type Made } from "./make-item";
 import { withOwnCapacity } from "./settle";
 import { stepEdits, withEdits, withoutAfter, withoutGone, type Remade } from "./step-edits";
 
-export type Making = NonNullable<Item["making"]>;
-
 /** What an item is as it stands, by rule; undefined where it was not made so, or nothing of it can be weighed. */
-export function asMade(item: Item, making: Making | undefined = item.making, catalogue: Catalogue = OURS): Made | undefined {
+export function asMade(item: Item, making: ItemMaking | undefined = item.making, catalogue: Catalogue = OURS): Made | undefined {
   if (!making) return undefined;
   const recipe = recipeOf(item, making, catalogue);
   if (!recipe.ok) return undefined;
@@ -31,7 +29,7 @@ export function asMade(item: Item, making: Making | undefined = item.making, cat
  * An item made otherwise: of another dough, finished another way, in another shape. Formula, names and what the cook changed stay; steps,
  * capacity, the piece's measures and what it waits for follow. Changing it back undoes it.
  */
-export function remake(item: Item, otherwise: Partial<Making>, catalogue: Catalogue = OURS): Remade | undefined {
+export function remake(item: Item, otherwise: Partial<ItemMaking>, catalogue: Catalogue = OURS): Remade | undefined {
   const { making } = item;
   const before = asMade(item, making, catalogue);
   if (!making || !before) return undefined;

@@ -1,5 +1,5 @@
 import type { Item } from "../schema";
-import { removeStep } from "../step-edit";
+import { removeStep, withVariantChanges } from "../step-edit";
 import { inOrder } from "../step-order";
 import type { Step } from "../step";
 import { SECOND_COAT } from "./steps/piece-steps";
@@ -17,9 +17,6 @@ export type StepEdit =
   | { readonly kind: "changed"; readonly step: string; readonly was: Step["kind"]; readonly fields: Partial<Step> }
   | { readonly kind: "added"; readonly step: Step };
 
-/** Fields of a step that say where others come from, and are no edit where they differ. */
-const FOLLOWS: ReadonlySet<string> = new Set(["sources"]);
-
 /** Steps whose words name what goes in: they follow the lines. */
 const NAMES_LINES: ReadonlySet<string> = new Set([
   ...["weigh-dough", "mix-dough", "rest-dough", "prep-filling", "cook-filling", "soak-filling", "wash", SECOND_COAT],
@@ -28,7 +25,8 @@ const withoutNumbers = (text: string): string => text.replace(/\d+(?:[.,]\d+)?/g
 
 /** Whether a field is as it would be made now, but for the weights and names that it speaks of. */
 function isFollowed(key: keyof Step, own: Step, made: Step): boolean {
-  if (FOLLOWS.has(key)) return true;
+  // Where other fields come from is no edit.
+  if (key === "sources") return true;
   if (key === "do") return NAMES_LINES.has(made.id) || withoutNumbers(own.do) === withoutNumbers(made.do);
   // A core that the rule asks for is never left out by an older step that knew of none.
   return key === "coreC" && (own.coreC ?? -Infinity) < (made.coreC ?? -Infinity);
@@ -173,13 +171,7 @@ export function withoutGone(item: Item, before: readonly Step[]): Item {
       })),
     })),
     // Changes of fillings that were made by rule follow it already.
-    ...(item.making?.called &&
-      item.filling.variants && {
-        filling: {
-          ...item.filling,
-          variants: item.filling.variants.map((variant) => ({ ...variant, stepChanges: variant.stepChanges.filter(has) })),
-        },
-      }),
+    ...(item.making?.called && item.filling.variants && { filling: withVariantChanges(item.filling, has) }),
     ...(item.storage?.fromFrozen?.step !== undefined &&
       !ids.has(item.storage.fromFrozen.step) && {
         storage: { ...item.storage, fromFrozen: { ...item.storage.fromFrozen, step: undefined } },

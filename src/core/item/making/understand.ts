@@ -9,6 +9,7 @@ import { listed } from "../../shared/words";
 import { doughShares, FAMILIES } from "../families";
 import { boughtFamily, isBoughtDough } from "../paper/bought";
 import { readMethod } from "../paper/method-text";
+import { wordsOf } from "../paper/named-in";
 import { says } from "../paper/says";
 import type { Paper } from "../paper/sections";
 import { fromLines } from "../recipe";
@@ -20,7 +21,7 @@ import type { FillingId } from "./fillings";
 import { isBaked, type Making } from "./making";
 import { METHODS } from "./methods";
 import { pieceWeights } from "./piece-weights";
-import { proposeFamily, proposeMethod, proposeShape, shapesFor, type Proposed } from "./propose";
+import { byWord, proposeFamily, proposeMethod, proposeShape, shapesFor, type Proposed } from "./propose";
 import { methodId, piecesIn, type RecipeInput } from "./recipe-input";
 import { boughtPieces, madeIn, paperOf } from "./recipe-parts";
 import { withChoices, type SchoolChoices } from "./schools";
@@ -88,8 +89,7 @@ export interface MakeOptions {
   readonly choices?: SchoolChoices;
 }
 
-/** Words by which a line is called in a sentence. */
-const wordsIn = ({ name }: Reading): string[] => name.split(/[^\p{L}]+/u).filter((word) => word.length > 3);
+const wordsIn = ({ name }: Reading): string[] => wordsOf(name);
 
 /** A bought piece, g. */
 const BOUGHT_PIECE_G = 22;
@@ -210,7 +210,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
   const bought = doughRead.components.some((c) => c.flour) ? undefined : boughtFamily(paper.dough);
   const shares = doughShares(doughRead.components, catalogue);
   const chosen = <T>(value: T | undefined, other: () => Proposed<T>): Proposed<T> =>
-    value === undefined ? other() : { value, because: "the cook's word", sure: true };
+    value === undefined ? other() : byWord(value);
 
   const family = chosen<FamilyId>(recipe.family, () =>
     isBoughtWhole ? { value: "CW", because: "bought", sure: true } : proposeFamily(shares, read, withDough, bought),

@@ -1,4 +1,5 @@
 import { readOvenTemperature } from "../../quantities/oven-text";
+import { isNamedIn } from "./named-in";
 import { DOUBT, lengthOf, lengthsIn, type Length } from "./times";
 import { VERBS, type Verb } from "./words";
 
@@ -51,23 +52,25 @@ const OVEN_WORDS: readonly (readonly [RegExp, number])[] = [
 /** More than what one setting is by another scale, °C. */
 const OTHER_SETTING_C = 7;
 
+/** A temperature as it is written, °C of a fan oven: of one already where the words around it say so. */
+function fanC(written: string, around: string, fanLessC: number | undefined): number | undefined {
+  const read = readOvenTemperature(/fan|umluft|ventil/iu.test(around) ? `${written} fan` : written, fanLessC);
+  return read.ok ? Math.round(read.value.fanC) : undefined;
+}
+
 /** Settings of an oven in a sentence, °C with a fan, each once, in their order. */
 function settingsIn(sentence: string, fanLessC: number | undefined): number[] {
   const all = [...sentence.matchAll(new RegExp(TEMPERATURE.source, "giu"))].flatMap((match) => {
     const around = sentence.slice(match.index, match.index + match[0].length + 12);
-    const read = readOvenTemperature(/fan|umluft|ventil/iu.test(around) ? `${match[0]} fan` : match[0], fanLessC);
-    return read.ok ? [Math.round(read.value.fanC)] : [];
+    return fanC(match[0], around, fanLessC) ?? [];
   });
   return all.filter((one, k) => all.findIndex((other) => Math.abs(other - one) <= OTHER_SETTING_C) === k);
 }
 
 function celsiusIn(sentence: string, fanLessC: number | undefined): number | undefined {
   const match = TEMPERATURE.exec(sentence);
-  if (match) {
-    const read = readOvenTemperature(/fan|umluft|ventil/iu.test(sentence) ? `${match[0]} fan` : match[0], fanLessC);
-    if (read.ok) return Math.round(read.value.fanC);
-  }
-  return OVEN_WORDS.find(([words]) => words.test(sentence))?.[1];
+  const written = match ? fanC(match[0], sentence, fanLessC) : undefined;
+  return written ?? OVEN_WORDS.find(([words]) => words.test(sentence))?.[1];
 }
 
 /** Another setting said of the same thing: "at 180 °C (my oven: 200 °C)". */
@@ -133,13 +136,12 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
       .filter((word) => word.length > 2 && !others.some((other) => other.toLowerCase() === word));
   const inFilling = own(words.filling, words.dough);
   const inDough = own(words.dough, words.filling);
-  const names = (list: readonly string[], sentence: string) => list.some((word) => sentence.toLowerCase().includes(word));
   const ofFilling = (sentence: string) =>
     /filling|stuffing|füllung|farce|garniture|relleno|ripieno|harç|farsz|vulling|isian|餡|馅/iu.test(sentence) ||
-    names(inFilling, sentence);
+    isNamedIn(sentence, inFilling);
   const ofDough = (sentence: string) =>
     /dough|pastry|rub (?:in|the)|flour|teig|pâte|masa|impasto|hamur|ciasto|deeg|adonan|生地|面团/iu.test(sentence) ||
-    names(inDough, sentence);
+    isNamedIn(sentence, inDough);
   const read: { -readonly [K in keyof MethodRead]?: MethodRead[K] } = {};
   type Stage = "knead" | "firstRest" | "formedRest" | "fillingCook" | "fillingSet" | "heat" | "blind" | "blanch";
   const put = (key: Stage, said: Said, last = false) => {
@@ -155,7 +157,7 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     found.forEach((verb) => verbs.add(verb));
     if (found.length === 0) strange.push(text);
     // "Fry onions and lamb": what is named in the filling is cooked, before anything is formed of it.
-    if (!isFormed && /\b(?:fry|fries|fried|brown(?:ed)?)\b/iu.test(done) && names(inFilling, text) && !found.includes("fry"))
+    if (!isFormed && /\b(?:fry|fries|fried|brown(?:ed)?)\b/iu.test(done) && isNamedIn(text, inFilling) && !found.includes("fry"))
       found.push("cookFilling");
     const is = (...any: readonly Verb[]) => any.some((verb) => found.includes(verb));
     const lengths = lengthsIn(text);

@@ -1,4 +1,4 @@
-import type { Reading } from "../../ingredients/read-line";
+import { isRecognised, type Reading } from "../../ingredients/read-line";
 import { VERBS } from "./words";
 
 /** Where an amount begins within a sentence: a figure, a fraction, "a teaspoon", "eine Prise". */
@@ -58,7 +58,7 @@ export function amountsIn(sentence: string, read: (line: string) => Reading): Na
     let known: Reading | undefined;
     for (let most = words.length; most > 0; most--) {
       const reading = read(`${text} ${words.slice(0, most).join(" ")}`);
-      if (!reading.found || reading.found.strange.length > 0 || reading.grams === null) continue;
+      if (!isRecognised(reading) || reading.grams === null) continue;
       known ??= reading;
       const next = words[most];
       if (next === undefined || isStop(next) || isVerb(next) || isDoneTo(next)) {
@@ -68,7 +68,7 @@ export function amountsIn(sentence: string, read: (line: string) => Reading): Na
     }
     const whole = read(`${text} ${words.join(" ")}`);
     // What is weighed and not known stays as it is called; what is counted is known by its first words, or not at all.
-    if (whole.via === "mass" || whole.found?.strange.length === 0) named.push({ reading: whole, at });
+    if (whole.via === "mass" || isRecognised(whole)) named.push({ reading: whole, at });
     else if (known) named.push({ reading: known, at });
   });
   return named;
@@ -99,10 +99,10 @@ export const mentionedIn = (sentence: string, read: (line: string) => Reading): 
     .filter((chunk) => !NO_MENTION.test(chunk))
     .map((chunk) => read(chunk.replace(/^(?:some|a (?:little|bit)|plenty|etwas|ein wenig|un peu|un poco)\s+(?:of\s+)?/iu, "")))
     .filter(
-      ({ found, amount }) =>
-        amount === null &&
-        found?.strange.length === 0 &&
-        !AROUND.some((kind) => (found.main.kinds as readonly string[]).includes(kind)),
+      (one) =>
+        one.amount === null &&
+        isRecognised(one) &&
+        !AROUND.some((kind) => (one.found!.main.kinds as readonly string[]).includes(kind)),
     );
 
 /** What belongs to a dough, whatever it is. */

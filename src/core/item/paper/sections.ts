@@ -1,4 +1,4 @@
-import { readLine, type Reading } from "../../ingredients/read-line";
+import { isRecognised, readLine, type Reading } from "../../ingredients/read-line";
 import { OURS, type Catalogue } from "../../ingredients/own";
 import type { System } from "../../quantities/unit-table";
 import { isBoughtDough, isFrozenPieces } from "./bought";
@@ -72,8 +72,7 @@ function isDone(line: string, reading: Reading): boolean {
 export const knownIn =
   (system: System, catalogue: Catalogue) =>
   (words: string): boolean => {
-    const { found } = readLine(words, system, catalogue.index);
-    return found !== undefined && found.strange.length === 0;
+    return isRecognised(readLine(words, system, catalogue.index));
   };
 
 /**
@@ -179,9 +178,9 @@ const DONE_FIRST =
  */
 export function asNamed(reading: Reading, read: (line: string) => Reading): readonly Reading[] {
   const named = amountsIn(reading.text, read).map((one) => one.reading);
-  const isClear = named.length > 0 && named.every(({ found, grams }) => found?.strange.length === 0 && grams !== null);
+  const isClear = named.length > 0 && named.every((one) => isRecognised(one) && one.grams !== null);
   if (!isClear) return [reading];
-  const isKnown = reading.found !== undefined && reading.found.strange.length === 0 && reading.grams !== null;
+  const isKnown = isRecognised(reading) && reading.grams !== null;
   const several = new Set(named.map(({ found }) => found!.main)).size === named.length && named.length > 1;
   if (isKnown && !DONE_FIRST.test(reading.text) && !(several && !/[(]/.test(reading.text))) return [reading];
   // "1 onion and curry powder": what has no amount is in it all the same.
@@ -189,16 +188,17 @@ export function asNamed(reading: Reading, read: (line: string) => Reading): read
   return [...named, ...others];
 }
 
+const withoutMarks = (line: string): string => line.replace(/[:：#*]/g, "");
+
 const bareName = (line: string): string =>
-  line
-    .replace(/[:：#*]/g, "")
+  withoutMarks(line)
     .replace(/^\s*(?:for|to|the|für|pour|para|per|dla|voor)\s+(?:the\s+)?/iu, "")
     .trim()
     .slice(0, 80);
 
 /** "Mushroom filling:" is called "Mushroom filling"; "For the filling" has no name of its own. */
 function nameOf(line: string): string | undefined {
-  const words = line.replace(/[:：#*]/g, "").trim();
+  const words = withoutMarks(line).trim();
   return words.split(/\s+/).length > 1 && !/^(?:for|the|für|pour|para|per|dla|voor)\b/iu.test(words)
     ? words.slice(0, 80)
     : undefined;

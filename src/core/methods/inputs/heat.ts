@@ -1,5 +1,16 @@
 import { fields, list, num, oneOf, oneOfNumbers, whole, yesOrNo } from "../field";
 
+/** Oil and what goes into it, as every method of the fryer has them. */
+const OIL_BATH = {
+  oilMl: num(0, 20000, { above: true, unit: "ml" }),
+  powerW: num(0, 6000, { unit: "W, heat that reaches the oil" }),
+  lossW: num(0, 1000, { unit: "W" }).default(150),
+  startC: num(-25, 40, { unit: "°C" }).default(20),
+  frozen: yesOrNo.default(false),
+  evapFrac: num(0, 0.4).default(0.1),
+  tauS: num(5, 300, { unit: "s" }).optional(),
+} as const;
+
 /** What these methods accept, in the order in which their fields are checked. */
 export const HEAT = {
   "oven.bakeTime": fields({
@@ -50,24 +61,12 @@ export const HEAT = {
     factor: num(0.5, 2).default(1),
   }),
   "fry.drop": fields({
-    oilMl: num(0, 20000, { above: true, unit: "ml" }),
-    powerW: num(0, 6000, { unit: "W, heat that reaches the oil" }),
-    lossW: num(0, 1000, { unit: "W" }).default(150),
-    startC: num(-25, 40, { unit: "°C" }).default(20),
-    frozen: yesOrNo.default(false),
-    evapFrac: num(0, 0.4).default(0.1),
-    tauS: num(5, 300, { unit: "s" }).optional(),
+    ...OIL_BATH,
     loadG: num(0, 10000, { above: true, unit: "g" }),
     setC: num(140, 200, { unit: "°C" }),
   }),
   "fry.maxLoad": fields({
-    oilMl: num(0, 20000, { above: true, unit: "ml" }),
-    powerW: num(0, 6000, { unit: "W, heat that reaches the oil" }),
-    lossW: num(0, 1000, { unit: "W" }).default(150),
-    startC: num(-25, 40, { unit: "°C" }).default(20),
-    frozen: yesOrNo.default(false),
-    evapFrac: num(0, 0.4).default(0.1),
-    tauS: num(5, 300, { unit: "s" }).optional(),
+    ...OIL_BATH,
     pieceG: num(0, 1000, { above: true, unit: "g" }),
     setC: num(140, 200, { unit: "°C" }),
     floorC: num(120, 200, { unit: "°C" }).optional(),
