@@ -91,3 +91,35 @@ test("an item with steps of its own is fried instead of baked: what is its own s
   await expect(rule).toBeVisible();
   await expect(steps.locator("[data-step]")).toHaveCount(before);
 });
+
+test("raw chicken that is typed into a filling has its core measured, and no colder one is taken; what a step takes can be said", async ({
+  page,
+}) => {
+  await page.goto(`${own.url}/items/compass-tartlet`);
+  const formula = page.getByRole("region", { name: "Formula" });
+  const steps = page.getByRole("region", { name: "Steps", exact: true });
+  const bake = steps
+    .locator("[data-step]")
+    .filter({ hasText: /^\d+Bake/ })
+    .last();
+  await formula.getByRole("button", { name: "Another filling beside it" }).click();
+  await formula.getByLabel("What it is called").fill("Chicken");
+  await formula.getByRole("textbox", { name: "Another filling beside it" }).fill("400 g chicken thigh, raw\n6 g salt");
+  await formula.getByRole("button", { name: "Add 2 ingredients" }).click();
+  await expect(formula.getByRole("group", { name: "Chicken", exact: true }).getByLabel(/^Grams of chicken/)).toHaveValue("400");
+  await expect(page.getByTestId("claims")).toContainText(/not vegetarian|contains/);
+
+  await formula.getByLabel("Ingredient 1 of Filling 1").fill("chicken thigh, raw");
+  await bake.getByRole("button", { name: "Change" }).click();
+  await bake.getByText("How one sees it").click();
+  const core = bake.getByLabel("Core, °C");
+  await expect(core).toHaveValue("74");
+  await core.fill("60");
+  await core.press("Enter");
+  await expect(bake.getByRole("alert")).toContainText("74 to 100 °C for what is in it");
+  await expect(bake.getByText("probe", { exact: true })).toBeVisible();
+  await bake.getByRole("combobox", { name: "And besides" }).click();
+  await page.getByRole("option", { name: "rack", exact: true }).click();
+  await expect(bake.getByText("rack", { exact: true })).toBeVisible();
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+});

@@ -51,7 +51,6 @@ const SHOTS = [
     "/items/keel-moon",
     1280,
     async (page) => {
-      await page.getByRole("button", { name: "Make its steps by rule" }).click();
       await page.getByRole("region", { name: "How it is formed" }).evaluate((card) => card.scrollIntoView({ block: "center" }));
     },
   ],
@@ -92,6 +91,14 @@ const SHOTS = [
     },
   ],
   ["kitchen", "/kitchens/boathouse", 1280],
+  [
+    "bench",
+    "/bench/rise",
+    1280,
+    async (page) => {
+      await page.getByRole("img", { name: /^Rise so far/ }).waitFor();
+    },
+  ],
 ];
 
 async function planned(page) {

@@ -101,7 +101,7 @@ export class Layout {
       this.obstacles.push({ code: "no-load", item: this.demand.item.id, kind: heated.kind });
       return [{ range: this.demand.range, carriers: 1 }];
     }
-    if (chamberOf(heated) === "oven") return this.ovenLoads(step, index);
+    if (chamberOf(heated) === "oven") return this.ovenLoads(step, index, heated);
     const inHeat = chamberOf(step) !== undefined;
     const loads = this.evenLoads(rooms).map(({ range, room }) => ({
       range,
@@ -134,10 +134,11 @@ export class Layout {
     return within.length === over.length ? within : over;
   }
 
-  private ovenLoads(step: Step, index: number): Part[] {
+  private ovenLoads(step: Step, index: number, heated: Step): Part[] {
     const carrier = step.equipment.some((e) => isCarrier(e.id)) ? ("tray" as const) : undefined;
     const trays = this.lots(this.there(this.demand.path === "from-freezer" ? "freezerTray" : "tray"), index);
-    const ovens = this.there("oven");
+    const most = this.strategy.trayByTray ? 1 : (heated.equipment.find(({ id }) => id === "oven")?.most ?? Infinity);
+    const ovens = this.there("oven").map((room) => ({ ...room, pieces: Math.min(most, room.pieces) }));
     const segments = this.strategy.loadsByMix ? this.segments : [this.demand.range];
     return segments.flatMap((segment) => {
       const inside = trays.filter(({ range: [from] }) => from >= segment[0] && from < segment[1]);

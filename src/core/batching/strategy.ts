@@ -15,6 +15,8 @@ export interface Strategy {
   readonly smallLots: boolean;
   /** One oven load for each mix instead of filling the oven across mixes. */
   readonly loadsByMix: boolean;
+  /** Every tray an oven load of its own, in and out when it is ready: fewer wait for one another. */
+  readonly trayByTray: boolean;
   /** Set each lot out as it is done instead of all together, so that its rack or shelf is free for the next. */
   readonly serveInLots: boolean;
 }
@@ -25,6 +27,7 @@ export const PLAIN: Strategy = {
   fineParts: false,
   smallLots: false,
   loadsByMix: false,
+  trayByTray: false,
   serveInLots: false,
 };
 
@@ -51,7 +54,8 @@ export function strategies(eitherCarrier: readonly string[], hasLoads: boolean =
         { fineParts: true, smallLots: true },
       ]
     : [];
-  return [{}, ...parts.slice(0, 2), ...small, ...carriers, fineServed, ...pairs, parts[2]].map((change) => ({
+  const trays: Partial<Strategy>[] = [{ trayByTray: true }, { ...fineServed, trayByTray: true }];
+  return [{}, ...parts.slice(0, 2), ...small, ...carriers, fineServed, ...pairs, parts[2], ...trays].map((change) => ({
     ...PLAIN,
     ...change,
   }));

@@ -161,6 +161,13 @@ export const GatheringSchema = z.object({
   sparePct: z.number().min(0).max(25).optional(),
   /** Doughs and fillings that are the same in several items are made in one and divided by weight. */
   mixTogether: z.boolean().optional(),
+  /** How long steps take this time, min, by the cook's word, and how long they were planned to: what they take is in that proportion. */
+  lengths: z
+    .array(z.object({ recipe: id, step: id, minutes: z.number().min(0.5).max(2880), instead: z.number().gt(0).max(20000) }))
+    .max(200)
+    .optional(),
+  /** Bakes whose settings lie close are done at one that all of them bear, their minutes moved. */
+  bakeTogether: z.boolean().optional(),
   rules: z
     .array(z.object({ id, text: line, steps: z.array(id).max(200) }))
     .max(100)

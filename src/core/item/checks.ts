@@ -7,6 +7,7 @@ import { doughShares, familyOf, type Family } from "./families";
 import { workMinutes } from "./step-minutes";
 import { bindable } from "./seasoning";
 import { effectiveProtein } from "../ingredients/exchange";
+import { celsiusOf } from "../quantities/temperature";
 
 /** A figure of the dough that a family has limits for. */
 export type DoughFigure = "water" | "fat" | "sugar" | "salt" | "yeast";
@@ -160,7 +161,7 @@ function liquidDoubts(item: Item, yeasted: boolean, catalogue: Catalogue): Check
       const value = Number(found[1]);
       const name = c.name.split(/[,(\d]/)[0].trim();
       if (!found[2]) return [{ kind: "doubt", code: "bare-degrees", name, value, yeasted }];
-      const celsius = found[2].toUpperCase() === "F" ? ((value - 32) * 5) / 9 : value;
+      const celsius = found[2].toUpperCase() === "F" ? celsiusOf(value) : value;
       return yeasted && Math.round(celsius) > YEAST_MOST_C
         ? [{ kind: "doubt", code: "kills-yeast", name, celsius, mostC: YEAST_MOST_C }]
         : [];

@@ -11,23 +11,43 @@ import { balance } from "./filling";
 /** Where a component stands: a part of the dough, the filling, or an entry of the finish, by their places. */
 export type Place =
   | { readonly in: "dough"; readonly part: number }
-  | { readonly in: "filling" }
+  /** The first filling, or one of those beside it by its id. */
+  | { readonly in: "filling"; readonly of?: string | undefined }
   | { readonly in: "finish"; readonly entry: number };
 
 /** The components at a place. */
 export function componentsAt(item: Item, place: Place): readonly Component[] {
   if (place.in === "dough") return item.dough.parts[place.part].components;
-  return place.in === "filling" ? item.filling.components : item.finish[place.entry].components;
+  if (place.in === "finish") return item.finish[place.entry].components;
+  return place.of === undefined
+    ? item.filling.components
+    : (item.filling.variants?.find(({ id }) => id === place.of)?.components ?? []);
 }
 
 /** The item with other components at a place. */
 export function withComponents(item: Item, place: Place, components: Component[]): Item {
-  if (place.in === "filling") return { ...item, filling: { ...item.filling, components } };
+  if (place.in === "filling") return { ...item, filling: withFilling(item.filling, place.of, components) };
   if (place.in === "finish")
     return { ...item, finish: item.finish.map((entry, i) => (i === place.entry ? { ...entry, components } : entry)) };
   return {
     ...item,
     dough: { ...item.dough, parts: item.dough.parts.map((part, i) => (i === place.part ? { ...part, components } : part)) },
+  };
+}
+
+/** Fillings of which one has other lines. What is of the base that they share is the same in all of them. */
+function withFilling(filling: Item["filling"], of: string | undefined, components: Component[]): Item["filling"] {
+  const own = of === undefined ? filling : filling.variants?.find(({ id }) => id === of);
+  const sharesBase = [...(own?.components ?? []), ...components].some((line) => line.base);
+  const base = components.filter((line) => line.base);
+  const linesOf = (id: string | undefined, lines: Component[]): Component[] =>
+    id === of ? components : sharesBase ? [...base, ...lines.filter((line) => !line.base)] : lines;
+  return {
+    ...filling,
+    components: linesOf(undefined, filling.components),
+    ...(filling.variants && {
+      variants: filling.variants.map((one) => ({ ...one, components: linesOf(one.id, one.components) })),
+    }),
   };
 }
 
@@ -209,10 +229,11 @@ export function addComponent(
   ]);
 }
 
-/** Takes a component out; the last one of a dough part stays. */
+/** Takes a component out; the last one of a dough part, and of a filling beside the first, stays. */
 export function removeComponent(item: Item, place: Place, index: number): Item {
   const components = componentsAt(item, place);
-  if (place.in === "dough" && components.length === 1) return item;
+  const isKept = place.in === "dough" || (place.in === "filling" && place.of !== undefined);
+  if (isKept && components.length === 1) return item;
   if (place.in === "finish" && components.length === 1)
     return { ...item, finish: item.finish.filter((_, i) => i !== place.entry) };
   return withComponents(

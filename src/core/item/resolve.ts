@@ -44,7 +44,10 @@ export function asItTook(step: Step, pieces: number): Step {
     return { ...step, time: { fixedMin: time.fixedMin * factor, secPerPiece: time.secPerPiece * factor } };
   }
   if (tookMin <= rest.target) return step;
-  return { ...step, rest: { ...rest, min: tookMin, target: tookMin, max: Math.max(rest.max, tookMin), yeasted: false } };
+  return {
+    ...step,
+    rest: { ...rest, min: tookMin, target: tookMin, max: Math.max(rest.max, tookMin), yeasted: false, follows: undefined },
+  };
 }
 
 /** A component with what went in by feel the last time, as long as it is the same flour. */

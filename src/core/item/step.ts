@@ -16,6 +16,18 @@ export const RestSchema = z.object({
   atC: celsius,
   where: z.string().max(80),
   yeasted: z.boolean().optional(),
+  /** The room's temperature moves when it is ready, from `min` at `atC`. */
+  follows: z
+    .discriminatedUnion("by", [
+      z.object({ by: z.literal("relaxation") }),
+      z.object({
+        by: z.literal("cooling"),
+        fromC: celsius,
+        toC: celsius,
+        depthMm: z.number().min(2).max(200),
+      }),
+    ])
+    .optional(),
 });
 
 export const TimeSchema = z.object({ fixedMin: minutes, secPerPiece: z.number().min(0).max(3600) });
@@ -31,6 +43,8 @@ const EquipmentSchema = withInformative(
     slots: z.number().gt(0).max(20).optional(),
     tiers: z.number().gt(0).max(20).optional(),
     recoveryMin: minutes.optional(),
+    /** Carriers at once, where it takes no more even if there is room; nothing else is in with them. */
+    most: z.int().min(1).max(20).optional(),
   }),
   ["speed", "note"],
 );
@@ -74,7 +88,7 @@ export const CueSchema = z.object({
 });
 
 /** Figures of a step that come from somewhere, and where from. */
-export const FIGURE_SOURCES = ["recipe", "family", "method", "shape", "filling", "table", "cook"] as const;
+export const FIGURE_SOURCES = ["recipe", "family", "method", "shape", "filling", "table", "model", "cook"] as const;
 export type FigureSource = (typeof FIGURE_SOURCES)[number];
 const figure = z.enum(FIGURE_SOURCES).optional();
 

@@ -1,5 +1,6 @@
 import type { Item } from "../item/schema";
 import type { Step } from "../item/step";
+import { fryLoadByHeat } from "./fry-load";
 import type { Kitchen } from "./schema";
 import { sizesOf, type OfOneSize, type Sized } from "./sizes";
 
@@ -41,7 +42,8 @@ export interface Capacities {
 }
 
 /**
- * Capacities in proportion to the kitchen's sizes, rounded down: carriers and pans by area, the fryer by its oil. A board that an item
+ * Capacities in proportion to the kitchen's sizes, rounded down: carriers and pans by area, the fryer by its oil and, where its power is
+ * known, by what keeps that hot. A board that an item
  * says nothing of holds as many by its area as a tray.
  */
 export function capacitiesOf(item: Item, kitchen: Kitchen): Capacities {
@@ -69,7 +71,9 @@ export function capacitiesOf(item: Item, kitchen: Kitchen): Capacities {
         })
       : [],
     fryer: c.perFryerLoad
-      ? rooms("fryer", ({ oilMl }) => ({ pieces: Math.floor((c.perFryerLoad! * oilMl) / STANDARD.oilMl + 1e-9) }))
+      ? rooms("fryer", (fryer) => ({
+          pieces: Math.min(Math.floor((c.perFryerLoad! * fryer.oilMl) / STANDARD.oilMl + 1e-9), fryLoadByHeat(item, fryer)),
+        }))
       : [],
     oven: rooms("oven", ({ shelfPositions }) => ({ pieces: shelfPositions })),
   };

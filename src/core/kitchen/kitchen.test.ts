@@ -1,7 +1,7 @@
 import { demoInput, demoItem, demoKitchen, expectRequest } from "@tests/demo";
 import { cookSpans, merged } from "../gathering/attendance";
 import { planDays } from "../gathering/calendar";
-import { yeastFactor } from "../process/ferment";
+import { yeastFactor } from "../process/in-room";
 import { capacitiesOf, chamberOf, loadCapacity } from "./capacity";
 import { chamberIds, chambersAt, poolSize } from "./equipment";
 import { kitchenIssues } from "./check";

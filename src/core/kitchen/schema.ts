@@ -2,6 +2,7 @@ import type { DocumentKind } from "../shared/documents";
 import { z } from "zod";
 import { withInformative } from "../shared/known-keys";
 import { SKILLS } from "../process/hands";
+import { GUIDES } from "../process/safety";
 import { id, clock, day, length, line, mm, rate, stock } from "../shared/fields";
 
 const CookSchema = withInformative(
@@ -45,6 +46,8 @@ const FRYER = {
   heatCPerMin: rate.default(10),
   coolCPerMin: rate.default(1),
   maxC: z.number().min(50).max(300).default(190),
+  /** What its plate says. */
+  kW: z.number().min(0.2).max(10).optional(),
 };
 
 /** The same kind in other sizes: so many of each beside the first. */
@@ -94,7 +97,7 @@ const EquipmentSchema = z
         filterMin: wait.default(12),
         refillMin: wait.default(25),
       }),
-      ["kW", "basketMm", "note"],
+      ["basketMm", "note"],
     ).optional(),
     "fridge-shelf": withInformative(
       z.object({ count: stock, fitsTraysEach: z.number().min(0.1).max(20).default(1), c: z.number().min(-5).max(20).default(4) }),
@@ -116,6 +119,8 @@ export const KitchenSchema = z.object({
   id,
   name: z.string().trim().min(1, { error: "a name" }).max(120),
   line: line.default(""),
+  /** Whose usual figures a core is measured against; unsaid, the first. Local rules come first. */
+  guide: z.enum(GUIDES).optional(),
   roomC: z
     .array(z.object({ from: clock, to: clock, c: z.number().min(0).max(45) }))
     .min(1)

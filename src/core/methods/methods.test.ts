@@ -1,3 +1,4 @@
+import { ABOUT } from "./about";
 import { readdirSync, readFileSync } from "node:fs";
 import { METHODS } from "./methods";
 import { pathText } from "../shared/issue-text";
@@ -34,4 +35,12 @@ describe.each(files.map(({ method, cases }) => [method, cases] as const))("%s", 
 
 test("every method has known answers", () => {
   expect(Object.keys(METHODS).sort()).toEqual(files.map((file) => file.method).sort());
+});
+
+test("every model of what happens says what it is", () => {
+  const models = Object.keys(METHODS).filter((name) =>
+    /^(?:temperature|proof|rest|chill|oven|steam|fry|pan|cool|freeze|frozen|safety|hands)\./.test(name),
+  );
+  expect(models.length).toBeGreaterThan(25);
+  expect(models.filter((name) => !(name in ABOUT))).toEqual([]);
 });

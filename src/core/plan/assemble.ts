@@ -7,6 +7,7 @@ import { besideItem } from "./expand/beside-tasks";
 import type { Expansion } from "./expand/expand";
 import type { Quantities } from "./quantities";
 import { isUnread } from "./expand/steps-here";
+import { outOfCold } from "./out-of-cold";
 import { loadsIn, lotsIn, oilNotes, servesIn } from "./read";
 import type { PlanRequest } from "./request";
 import type { Note, Plan, Reason } from "./schema";
@@ -37,7 +38,7 @@ export function assemble(
 ): Plan {
   const solution: Solution = { format, status, cost, bound, tasks, why: [] };
   const parsed = problem ? ({ ok: true, value: problem } as const) : parseProblem(expansion.problem);
-  return {
+  const plan: Plan = {
     format: "unisynth-plan/1",
     origin: `${q.days.originDate}T00:00`,
     ...(request.zone !== undefined && { zone: request.zone }),
@@ -57,6 +58,18 @@ export function assemble(
     notes: [...dietNotes(request, q), ...oilNotes(expansion, solution), ...readingNotes(request, q)],
     refusal,
   };
+  return { ...plan, notes: [...plan.notes, ...coldNotes(plan, request)] };
+}
+
+/** A note where a lot of raw pieces is out of the cold for longer than is usual, all stretches together. */
+function coldNotes(plan: Plan, { kitchen }: PlanRequest): Note[] {
+  const late = plan.solution.tasks.flatMap(({ id }) => {
+    const cold = outOfCold(plan, id, kitchen);
+    return cold && !cold.isWithin ? [{ ...cold, item: plan.tasks[id].item }] : [];
+  });
+  if (late.length === 0) return [];
+  const { usedMin, limitMin } = late.reduce((most, one) => (one.usedMin > most.usedMin ? one : most));
+  return [{ level: "caution", code: "out-of-cold", about: [...new Set(late.map(({ item }) => item))], usedMin, limitMin }];
 }
 
 function dayOf(request: PlanRequest, { days, beside }: Quantities): Plan["day"] {

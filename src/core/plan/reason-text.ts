@@ -101,5 +101,9 @@ export function noteText(plan: Pick<Plan, "day">, note: Note): string {
       const items = listed(note.about.map((id) => itemNameIn(plan, id)));
       return `${items}: the core is to be measured, and this kitchen has no thermometer. Heat them a fifth longer than planned: weaker evidence than a reading; raw poultry is better cooked before it is wrapped. Local rules come first.`;
     }
+    case "out-of-cold": {
+      const items = listed(note.about.map((id) => itemNameIn(plan, id)));
+      return `${items}: what is raw in them is out of the cold for up to ${lengthText(Math.round(note.usedMin))} before the heat, weighing, shaping and waiting together; usual guidance is ${lengthText(note.limitMin)}. Smaller lots, or trays into the fridge as they are shaped. Local rules come first.`;
+    }
   }
 }

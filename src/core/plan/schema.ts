@@ -53,6 +53,14 @@ const WhatSchema = z.discriminatedUnion("code", [
 export const DURATION_SOURCES = [
   /** The recipe's own figure. */
   "recipe",
+  /** What is usual for such a dough, heat, shape or filling. */
+  "usual",
+  /** Worked out for what is in it and how large it is. */
+  "model",
+  /** Changed by the cook on the item's desk. */
+  "cook",
+  /** Typed for this gathering. */
+  "typed",
   /** What it took here before, longer than the recipe says. */
   "took-here",
   /** The recipe's way without a machine that this kitchen lacks. */
@@ -91,6 +99,14 @@ const NoteSchema = z.discriminatedUnion("code", [
   z.object({ level: z.literal("caution"), code: z.literal("oil-not-vegan"), about: z.array(z.string()) }),
   /** Items whose core is to be measured, in a kitchen without a thermometer. */
   z.object({ level: z.literal("caution"), code: z.literal("no-reading"), about: z.array(z.string()) }),
+  /** Items of which a lot is out of the cold for longer than is usual on its way to the heat: the longest, and the usual limit, min. */
+  z.object({
+    level: z.literal("caution"),
+    code: z.literal("out-of-cold"),
+    about: z.array(z.string()),
+    usedMin: z.number(),
+    limitMin: z.number(),
+  }),
 ]);
 
 /** A wave, or a deadline of the freezer. */

@@ -38,29 +38,48 @@ export function coolNewton(
   return ok({ tauMin, minutes: tauMin * Math.log(ratio) });
 }
 
-/** Food as it cools on a tray: 10 mm deep, air above and below. */
-const TRAY = { depthMm: 10, faces: 2, k: 0.5, rhoC: 3.7 } as const;
+/** Food as it cools on a tray: air above and below. */
+export const ON_TRAY = { faces: 2, k: 0.5, rhoC: 3.7 } as const;
+/** As deep as it is spread, mm. */
+export const SPREAD_MM = 10;
 const FRIDGE_C = 4;
 /** So close to the room a tray gets on its own, °C; the rest takes the fridge. */
 const ROOM_LEAVES_C = 4;
 
-const trayMin = (startC: number, targetC: number, ambientC: number, medium: "air" | "fridge"): number => {
+/** How cold food gets in a room before the fridge has to go on, on its way to `toC`, °C. */
+export const leavesRoomAtC = (toC: number, roomC: number): number => Math.max(toC, roomC + ROOM_LEAVES_C);
+
+const trayMin = (startC: number, targetC: number, ambientC: number, medium: "air" | "fridge", depthMm: number): number => {
   if (startC <= targetC) return 0;
-  const cooled = coolNewton({ ...TRAY, startC, targetC, ambientC, medium });
+  const cooled = coolNewton({ ...ON_TRAY, depthMm, startC, targetC, ambientC, medium });
   return cooled.ok ? (cooled.value.minutes ?? 0) : 0;
 };
 
 /**
- * Minutes until food that is spread 10 mm deep is as cold as it must be: in the room as far as that goes, then in the fridge. A deep
- * pot takes many times as long.
+ * Minutes until food that is spread is as cold as it must be: in the room as far as that goes, then in the fridge. A deep pot takes
+ * many times as long.
  * @param toC above the fridge's 4 °C
  */
-export function trayCoolingMin(fromC: number, toC: number, roomC: number): { roomMin: number; fridgeMin: number } {
-  const roomToC = Math.max(toC, roomC + ROOM_LEAVES_C);
+export function trayCoolingMin(
+  fromC: number,
+  toC: number,
+  roomC: number,
+  depthMm: number = SPREAD_MM,
+): { roomMin: number; fridgeMin: number } {
+  const roomToC = leavesRoomAtC(toC, roomC);
   return {
-    roomMin: trayMin(fromC, roomToC, roomC, "air"),
-    fridgeMin: trayMin(Math.min(fromC, roomToC), Math.max(toC, FRIDGE_C + 0.5), FRIDGE_C, "fridge"),
+    roomMin: trayMin(fromC, roomToC, roomC, "air", depthMm),
+    fridgeMin: trayMin(Math.min(fromC, roomToC), Math.max(toC, FRIDGE_C + 0.5), FRIDGE_C, "fridge", depthMm),
   };
+}
+
+/**
+ * Minutes that spread food takes from 57 to 21 °C, in the room and then in the fridge, and whether that is within the usual guidance of
+ * 2 h. Local rules come first.
+ */
+export function firstStage(roomC: number, depthMm: number): { readonly minutes: number; readonly isWithin: boolean } {
+  const { roomMin, fridgeMin } = trayCoolingMin(GUIDANCE.from, GUIDANCE.first.toC, roomC, depthMm);
+  return { minutes: roomMin + fridgeMin, isWithin: roomMin + fridgeMin <= GUIDANCE.first.min };
 }
 
 /** Usual guidance: from 57 °C to 21 °C, and to 5 °C, and into the fridge, min. Local rules come first. */

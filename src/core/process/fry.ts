@@ -116,6 +116,31 @@ export function fryMaxLoad(input: LoadInput): Result<{
   });
 }
 
+/**
+ * Temperature of the oil through loads that go in one after another, °C, at times in s: never above its setting.
+ * @param loadG of each load
+ * @param cycleS from one load in to the next
+ */
+export function oilCurve(
+  bath: OilBath,
+  { setC, loadG, loads, cycleS }: Readonly<Record<"setC" | "loadG" | "loads" | "cycleS", number>>,
+): readonly { readonly s: number; readonly tempC: number }[] {
+  const { capacity, power, tau } = bathOf(bath);
+  const takes = (heatPerKg(bath) * loadG) / 1000;
+  const points: { s: number; tempC: number }[] = [];
+  let tempC = setC;
+  for (let s = 0; s <= loads * cycleS; s += CURVE_STEP_S) {
+    points.push({ s, tempC });
+    for (let k = 0; k < CURVE_STEP_S; k++) {
+      const since = (s + k) % cycleS;
+      const drawn = s + k < loads * cycleS ? (takes / tau) * Math.exp(-(since + 0.5) / tau) : 0;
+      tempC = Math.min(setC, tempC + (power - drawn) / capacity);
+    }
+  }
+  return points;
+}
+const CURVE_STEP_S = 5;
+
 /** Loads, the time from one to the next, and all of it, min. Issues: `infeasible` powerW (the oil never gets hot). */
 export function frySchedule({
   pieces,

@@ -16,6 +16,9 @@ export interface BakeInput {
   readonly factor: number;
 }
 
+/** The same piece in the same load, in a warm oven with a fan: what is left to say is the setting and the trays. */
+export const SAME_LOAD = { refPieceG: 1, refTrayG: 1, mode: "fan", startC: 20, coldOvenPreheatMin: 0, factor: 1 } as const;
+
 /** So far from the setting that a time is known for, °C. */
 const FARTHEST_C = 30;
 

@@ -31,6 +31,17 @@ export interface YeastFormula {
   readonly fatPct: number;
 }
 
+/** A rise as it is known where nothing else is said: of 1 % of yeast and 2 % of salt at 26 °C. */
+export const USUAL_PROOF = {
+  refC: 26,
+  ref: { yeastPct: 1, sugarPct: 0, saltPct: 2, fatPct: 0 },
+  yeastExponent: 0.8,
+  factor: 1,
+  tooFarFactor: 1.5,
+  q10Warm: 2,
+  q10Cold: 4,
+} as const;
+
 const slowing = ({ sugarPct, saltPct, fatPct }: YeastFormula): number =>
   (1 + 0.04 * Math.max(0, sugarPct - 5)) * (1 + 0.1 * (saltPct - 2)) * (1 + 0.01 * Math.max(0, fatPct - 10));
 

@@ -8,6 +8,7 @@ const RELAXED_MIN = {
   puffTurn: 15,
   betweenRolls: 10,
 } as const;
+export type RelaxationKind = keyof typeof RELAXED_MIN;
 /** Too far: in the room, and in the fridge, min. */
 const TOO_FAR = { roomMin: 240, coldMin: 2880, coldC: 8 } as const;
 
@@ -18,7 +19,7 @@ export const relaxation = ({
   hydrationPct,
   factor,
 }: {
-  readonly kind: keyof typeof RELAXED_MIN;
+  readonly kind: RelaxationKind;
   readonly tempC: number;
   readonly hydrationPct: number;
   readonly factor: number;

@@ -8,7 +8,8 @@ const CORE_C = {
   us: { poultry: 74, mincedMeat: 71, meat: 63, fish: 63, egg: 71, leftovers: 74, vegetable: 60, reheat: 74 },
   uk: { poultry: 75, mincedMeat: 75, meat: 75, fish: 75, egg: 75, leftovers: 75, vegetable: 63, reheat: 75 },
 } as const;
-export type Guide = keyof typeof CORE_C;
+export const GUIDES = ["us", "uk"] as const satisfies readonly (keyof typeof CORE_C)[];
+export type Guide = (typeof GUIDES)[number];
 export type CoreContent = Exclude<keyof (typeof CORE_C)["us"], "reheat">;
 
 /** The core that these contents ask for, and which of them decides, the first on a tie. */

@@ -12,6 +12,8 @@ describe("figures as a cook wants them", () => {
   test("temperatures in a text, ovens to 5 °F", () => {
     expect(heatText("oven 190 °C, fan; core 74 °C", "F")).toBe("oven 375 °F, fan; core 165 °F");
     expect(heatText("oven 190 °C", "C")).toBe("oven 190 °C");
+    expect(heatText("from 57 to 21 °C in 2 h", "F")).toBe("from 135 to 70 °F in 2 h");
+    expect(heatText("20 to 25 min at 190 °C", "F")).toBe("20 to 25 min at 375 °F");
     expect(heatText("freeze at -18 °C", "F")).toBe("freeze at 0 °F");
   });
   test("weights", () => {

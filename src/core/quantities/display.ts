@@ -121,5 +121,12 @@ export function degreesText(celsius: number, scale: "C" | "F"): string {
 }
 
 /** A text that a cook wrote, with every temperature in °C shown in a scale. */
-export const heatText = (text: string, scale: "C" | "F"): string =>
-  scale === "C" ? text : text.replace(/(-?\d+(?:\.\d+)?) °C/g, (_, c: string) => degreesText(Number(c), scale));
+export function heatText(text: string, scale: "C" | "F"): string {
+  if (scale === "C") return text;
+  const shown = (celsius: string) => degreesText(Number(celsius), scale);
+  return text
+    .replace(RANGE, (_, from: string, to: string, end: string) => `${shown(from).replace(/ °F$/, "")}${to}${shown(end)}`)
+    .replace(/(-?\d+(?:\.\d+)?) °C/g, (_, c: string) => shown(c));
+}
+/** "57 to 21 °C": both are temperatures. */
+const RANGE = /(-?\d+(?:\.\d+)?)( to | or |–)(-?\d+(?:\.\d+)?) °C/g;

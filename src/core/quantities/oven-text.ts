@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from "../shared/issue";
-import { convertTemperature } from "./temperature";
+import { celsiusOf, convertTemperature } from "./temperature";
 import { ovenDial } from "./oven-dial";
 
 /** One heat of an oven as it was written, in °C: without a fan, and as a fan oven is set. */
@@ -73,7 +73,7 @@ function readHeat(
   const [value, upper] = values;
   const unit = (number[3]?.toUpperCase() as "C" | "F" | undefined) ?? anywhere ?? unitBySize(value);
   if (!unit) return refuse(whole, "unreadable", "°C or °F behind it: it could be either");
-  const celsius = values.map((v) => (unit === "F" ? ((v - 32) * 5) / 9 : v));
+  const celsius = values.map((v) => (unit === "F" ? celsiusOf(v) : v));
   if (celsius.some((c) => c < 50 || c > 300)) return refuse(whole, "out_of_range", "an oven temperature from 50 to 300 °C");
   if (upper !== undefined && upper <= value) return refuse(whole, "unreadable", "a range that goes up");
   const heat = heatOf(celsius[0], fan, fanLessC);

@@ -1,8 +1,9 @@
 import { fail, ok, type Result } from "../shared/issue";
-import { down, EPSILON } from "../shared/rounding";
+import { down, EPSILON, sum } from "../shared/rounding";
 
 /** Pieces of width d in a row of a length, with a gap between them. */
-const inRow = (length: number, d: number, gap: number): number => (length + EPSILON < d ? 0 : down((length + gap) / (d + gap)));
+export const inRow = (length: number, d: number, gap: number): number =>
+  length + EPSILON < d ? 0 : down((length + gap) / (d + gap));
 
 /** Rounds in rows that are shifted by half a piece, along the second side. */
 function shifted(width: number, length: number, d: number, gap: number): number {
@@ -61,35 +62,38 @@ export function piecesOnCarrier(input: CarrierInput): Result<{ pieces: number; c
     return ok({ pieces, coverPct: (100 * pieces * area) / (widthMm * lengthMm) });
   }
   const radius = widthMm / 2 - marginMm;
-  const pieces = round ? inRings(radius, a, gapMm) : inCircle(radius, a, b, gapMm);
+  const pieces = round ? sum(ringsOf(radius, a, gapMm).map(({ count }) => count)) : spotsInCircle(radius, a, b, gapMm).length;
   return ok({ pieces, coverPct: (100 * pieces * area) / ((Math.PI / 4) * widthMm ** 2) });
 }
 
-/** Rounds in rings from the rim inwards. */
-function inRings(radius: number, d: number, gap: number): number {
-  if (radius + EPSILON < d / 2) return 0;
+/** Rings of rounds from the rim inwards: how far each is from the middle, and how many lie in it. */
+export function ringsOf(radius: number, d: number, gap: number): { readonly r: number; readonly count: number }[] {
+  if (radius + EPSILON < d / 2) return [];
   const pitch = d + gap;
-  let pieces = 0;
+  const rings: { r: number; count: number }[] = [];
   for (let r = radius - d / 2; r >= -EPSILON; r -= pitch)
-    pieces += r < pitch / 2 - EPSILON ? 1 : Math.floor(Math.PI / Math.asin(Math.min(1, pitch / (2 * r))) + 1e-7);
-  return pieces;
+    rings.push({
+      r,
+      count: r < pitch / 2 - EPSILON ? 1 : Math.floor(Math.PI / Math.asin(Math.min(1, pitch / (2 * r))) + 1e-7),
+    });
+  return rings;
 }
 
-/** Oblong pieces on the best of four grids, whole ones inside the circle only. */
-function inCircle(radius: number, a: number, b: number, gap: number): number {
-  let best = 0;
+/** Centres of oblong pieces on the best of four grids, whole ones inside the circle only; the circle's middle is 0, 0. */
+export function spotsInCircle(radius: number, a: number, b: number, gap: number): readonly (readonly [number, number])[] {
+  let best: (readonly [number, number])[] = [];
   for (const ox of [0, 0.5])
     for (const oy of [0, 0.5]) {
-      let pieces = 0;
+      const spots: (readonly [number, number])[] = [];
       const columns = Math.ceil(radius / (a + gap)) + 1;
       const rows = Math.ceil(radius / (b + gap)) + 1;
       for (let x = -columns; x <= columns; x++)
         for (let y = -rows; y <= rows; y++) {
-          const cx = Math.abs((x + ox) * (a + gap)) + a / 2;
-          const cy = Math.abs((y + oy) * (b + gap)) + b / 2;
-          if (Math.sqrt(cx ** 2 + cy ** 2) <= radius + 1e-7) pieces++;
+          const [atX, atY] = [(x + ox) * (a + gap), (y + oy) * (b + gap)];
+          const [cx, cy] = [Math.abs(atX) + a / 2, Math.abs(atY) + b / 2];
+          if (Math.sqrt(cx ** 2 + cy ** 2) <= radius + 1e-7) spots.push([atX, atY]);
         }
-      best = Math.max(best, pieces);
+      if (spots.length > best.length) best = spots;
     }
   return best;
 }

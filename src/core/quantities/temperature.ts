@@ -6,6 +6,9 @@ export type Scale = "C" | "F" | "gas";
 /** °C to °F, not rounded. */
 export const fahrenheitOf = (celsius: number): number => (9 / 5) * celsius + 32;
 
+/** °F to °C, not rounded. */
+export const celsiusOf = (fahrenheit: number): number => ((fahrenheit - 32) * 5) / 9;
+
 /** Between °C, °F and gas mark. Issues: `unknown` value (no such mark), `out_of_range` value. */
 export function convertTemperature({ value, from, to }: { value: number; from: Scale; to: Scale }): Result<{ value: number }> {
   const marks = units.gasMarks;
@@ -21,7 +24,7 @@ export function convertTemperature({ value, from, to }: { value: number; from: S
   if (fahrenheit < -459.67)
     return fail({ code: "out_of_range", path: ["value"], got: value, wanted: "a temperature above absolute zero" });
   if (to === "F") return ok({ value: fahrenheit });
-  if (to === "C") return ok({ value: ((fahrenheit - 32) * 5) / 9 });
+  if (to === "C") return ok({ value: celsiusOf(fahrenheit) });
   if (fahrenheit < 212.5 || fahrenheit > 487.5)
     return fail({
       code: "out_of_range",

@@ -6,6 +6,7 @@ import { Banner } from "../kit/Banner";
 import { useDraft, usePlan } from "../plan/PlanProvider";
 import { BesideCard } from "./BesideCard";
 import { CommonCard } from "./CommonCard";
+import { OneSettingCard } from "./OneSettingCard";
 import { CoverageCard } from "./CoverageCard";
 import { DoneAheadCard } from "./DoneAheadCard";
 import { FreezerCard, type Frozen } from "./FreezerCard";
@@ -53,6 +54,7 @@ export function GatheringView() {
         <TakesCard />
         <DoneAheadCard />
         <CommonCard once={draft.mixTogether === true} />
+        <OneSettingCard together={draft.bakeTogether === true} />
         <Box>
           <Button
             variant="outlined"

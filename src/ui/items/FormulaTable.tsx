@@ -29,7 +29,7 @@ import { WhatIsIt } from "../ingredients/WhatIsIt";
 import type { System } from "@/core/quantities/unit-table";
 import { issueText } from "@/core/shared/issue-text";
 import type { Result } from "@/core/shared/issue";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import Button from "@mui/material/Button";
 import { NumberField } from "../kit/NumberField";
 import { useDisplay } from "../kit/use-display";
@@ -40,8 +40,12 @@ interface Props {
   readonly item: Item;
   readonly place: Place;
   readonly title: string;
+  /** Stands in the place of the title where that can be changed. */
+  readonly heading?: ReactNode;
   /** Baker's percentage of each component; none for a filling. */
   readonly pct?: readonly number[];
+  /** Lost of what is cooked, %, where a line says nothing else. */
+  readonly lossPct?: number;
   readonly system: System;
   readonly onChange: (item: Item) => void;
   /** Sentence for a cell whose value was refused, by row and column. */
@@ -52,7 +56,7 @@ interface Props {
 const one = (value: number): number => Math.round(value * 10) / 10;
 
 /** Grams, baker's percentages and household measures side by side: type in any of them and the others follow. */
-export function FormulaTable({ item, place, title, pct, system, onChange, refused, onRefused }: Props) {
+export function FormulaTable({ item, place, title, heading, pct, lossPct, system, onChange, refused, onRefused }: Props) {
   const components = componentsAt(item, place);
   const { catalogue } = useCatalogue();
   const [about, setAbout] = useState<Component | undefined>(undefined);
@@ -80,9 +84,13 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
           color: COLOUR.soft,
         }}
       >
-        <Typography variant="h3" sx={{ color: COLOUR.ink, gridColumn: { xs: "1 / -1", sm: "auto" } }}>
-          {title}
-        </Typography>
+        <Box sx={{ gridColumn: { xs: "1 / -1", sm: "auto" } }}>
+          {heading ?? (
+            <Typography variant="h3" sx={{ color: COLOUR.ink }}>
+              {title}
+            </Typography>
+          )}
+        </Box>
         <Box sx={{ textAlign: "right" }}>grams</Box>
         {pct && <Box sx={{ textAlign: "right" }}>% of flour</Box>}
         <Box>cups and spoons</Box>
@@ -150,10 +158,10 @@ export function FormulaTable({ item, place, title, pct, system, onChange, refuse
               <NumberField
                 label={`Lost of ${component.name} over heat, %`}
                 value={component.lossPct}
-                placeholder={`−${item.filling.cookingLossPct} %`}
-                onChange={(lossPct) =>
-                  (lossPct === undefined || (lossPct > -900 && lossPct < 96)) &&
-                  onChange(changeComponent(item, place, i, (c) => ({ ...c, lossPct })))
+                placeholder={`−${lossPct ?? item.filling.cookingLossPct} %`}
+                onChange={(lost) =>
+                  (lost === undefined || (lost > -900 && lost < 96)) &&
+                  onChange(changeComponent(item, place, i, (c) => ({ ...c, lossPct: lost })))
                 }
                 width={66}
                 quiet

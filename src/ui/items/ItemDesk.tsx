@@ -8,10 +8,12 @@ import { useRouter } from "next/navigation";
 import { useCallback, useMemo, useState } from "react";
 import { componentsAt, deskTotals, withComponents, type Place } from "@/core/item/desk";
 import { isProvisional } from "@/core/item/gaps";
+import { hottest } from "@/core/item/hottest";
 import { asMade, remake } from "@/core/item/making/remake";
 import type { StepEdit } from "@/core/item/making/step-edits";
 import { settled } from "@/core/item/making/settle";
-import { fromLines, measuredIn, readLines } from "@/core/item/recipe";
+import { fromLines, measuredIn } from "@/core/item/recipe";
+import type { Reading } from "@/core/ingredients/read-line";
 import { itemIssues } from "@/core/item/check";
 import { ItemSchema, type Choices, type Item, type ItemMaking } from "@/core/item/schema";
 import { optionsOf } from "@/core/item/resolve";
@@ -30,23 +32,25 @@ import { useDisplay } from "../kit/use-display";
 import { Main } from "../kit/Main";
 import { DayEffect, type DayMeans, type NextGathering } from "../plan/DayEffect";
 import { COLOUR, toneOf } from "../theme/tokens";
+import { AddLines } from "./AddLines";
 import { AsWritten } from "./AsWritten";
 import { BalanceCard } from "./BalanceCard";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { ByRuleCard } from "./ByRuleCard";
 import { ChecksCard } from "./ChecksCard";
 import { ClaimsCard } from "./ClaimsCard";
+import { FillingTables } from "./FillingTables";
 import { FinishCard } from "./FinishCard";
 import { GapsCard } from "./GapsCard";
 import { ExportItem } from "./ExportItem";
 import { claimsLines } from "@/core/item/item-claims-text";
 import { FormulaTable } from "./FormulaTable";
 import { HowItIsMade } from "./HowItIsMade";
-import { PasteLines } from "./PasteLines";
 import { PieceCard } from "./PieceCard";
 import { ShapeCard } from "./ShapeCard";
 import { StepsCard } from "./StepsCard";
 import { SumsCard } from "./SumsCard";
+import { useFollowedLines } from "./use-followed-lines";
 import { VersionsCard, type ItemVersion } from "./VersionsCard";
 import { WaysCard } from "./WaysCard";
 
@@ -75,15 +79,25 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
   const router = useRouter();
   const form = useDocument<Item>({ key: `item-${stored.document.id}`, kind: "item", initial: stored, isRight, save });
   const { draft: item, conflict, change: edit } = form;
-  const change = useCallback((next: Item) => edit((before) => settled(before, next)), [edit]);
   const [refused, setRefused] = useState<{ key: string; text: string } | undefined>(undefined);
   const [choices, setChoices] = useState<Choices>({});
   const [away, setAway] = useState(storedAway);
   const { display } = useDisplay();
   const system = item.measures ?? display.system;
   const { catalogue } = useCatalogue();
+  const [unused, setUnused] = useState<readonly string[]>([]);
+  const follow = useFollowedLines(item, catalogue);
+  const change = useCallback(
+    (next: Item) => {
+      const followed = follow(next);
+      if (followed.isFollowed) setUnused(followed.unused.map(editText));
+      edit((before) => settled(before, followed.item));
+    },
+    [edit, follow],
+  );
   const totals = deskTotals(item, catalogue);
   const made = useMemo(() => asMade(item, item.making, catalogue), [item, catalogue]);
+  const cores = useMemo(() => (made ? hottest(made.item) : []), [made]);
   const meansWith = useCallback(
     (one: Item): DayMeans => ({
       items: day?.items.map((other) => (other.id === one.id ? one : other)) ?? [],
@@ -91,7 +105,6 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
     }),
     [day],
   );
-  const [unused, setUnused] = useState<readonly string[]>([]);
   const makeOtherwise = (otherwise: Partial<ItemMaking>) => {
     const remade = remake(item, otherwise, catalogue);
     if (!remade) return;
@@ -116,6 +129,12 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
       () => archive(item.id, !away),
       () => setAway(!away),
     );
+  /** Lines that were read, at a place; those that cannot be weighed are gaps. */
+  const withReadings = (to: Item, place: Exclude<Place, { in: "finish" }>, readings: readonly Reading[]): Item => {
+    const before = { components: componentsAt(to, place), gaps: to.gaps ?? [] };
+    const { components, gaps } = fromLines(readings, place.in, before, catalogue);
+    return { ...withComponents(to, place, components), measures: system, gaps: gaps.length > 0 ? gaps : undefined };
+  };
   const table = { item, system, onChange: change, refused, onRefused: setRefused };
   return (
     <>
@@ -189,26 +208,10 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
               ))}
               <AddLines
                 label="Add to the dough"
-                item={item}
-                place={{ in: "dough", part: item.dough.parts.length - 1 }}
                 system={system}
-                onChange={change}
+                onAdd={(readings) => change(withReadings(item, { in: "dough", part: item.dough.parts.length - 1 }, readings))}
               />
-              <Box sx={{ mt: 2.5 }}>
-                <FormulaTable {...table} place={{ in: "filling" }} title="Filling" />
-                <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-                  {Math.round(totals.rawFillingG)} g raw, {Math.round(totals.usableFillingG)} g when it is cooked (
-                  {item.filling.cookingLossPct} % lost in the pan) and spooned
-                </Typography>
-                <AddLines
-                  label="Add to the filling"
-                  item={item}
-                  place={{ in: "filling" }}
-                  system={system}
-                  onChange={change}
-                  open={item.filling.components.length === 0}
-                />
-              </Box>
+              <FillingTables {...table} withReadings={withReadings} />
             </Paper>
             <FinishCard {...table} />
             {made && (
@@ -232,7 +235,15 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
               </Banner>
             )}
             <WaysCard item={item} onChange={change} made={made} onChoose={(choices) => makeOtherwise({ choices })} />
-            <StepsCard item={item} choices={choices} onChoose={setChoices} chosen={optionsOf(item, choices)} onChange={change} />
+            <StepsCard
+              item={item}
+              choices={choices}
+              onChoose={setChoices}
+              chosen={optionsOf(item, choices)}
+              leastCoreC={(step) => cores.find(({ id }) => id === step)?.coreC}
+              mostHours={(step) => cores.find(({ id }) => id === step)?.ahead?.hours}
+              onChange={change}
+            />
             <ShapeCard item={item} />
             <SumsCard item={item} onChange={change} />
           </Box>
@@ -264,63 +275,3 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
 /** A change of the cook's that has no place any more, in words. */
 const editText = (edit: StepEdit): string =>
   edit.kind === "added" ? `the added step “${VERB[edit.step.kind]}”` : `the change of “${edit.step.replace(/-/g, " ")}”`;
-
-/** Pasted lines that are added to a place, once they are understood. */
-function AddLines({
-  label,
-  item,
-  place,
-  system,
-  onChange,
-  open: first = false,
-}: {
-  label: string;
-  item: Item;
-  place: Place;
-  system: Parameters<typeof readLines>[1];
-  onChange: (item: Item) => void;
-  open?: boolean;
-}) {
-  const [open, setOpen] = useState(first);
-  const [text, setText] = useState("");
-  const { catalogue } = useCatalogue();
-  const ready = readLines(text, system, catalogue).filter((reading) => !reading.heading);
-  if (!open)
-    return (
-      <Button size="small" onClick={() => setOpen(true)}>
-        {label}
-      </Button>
-    );
-  return (
-    <Box sx={{ display: "grid", gap: 1 }}>
-      <PasteLines
-        label={label}
-        value={text}
-        onChange={setText}
-        system={system}
-        placeholder={"2 tbsp butter\n1 medium onion, chopped"}
-      />
-      <Box>
-        <Button
-          variant="contained"
-          disabled={ready.length === 0}
-          onClick={() => {
-            if (place.in === "finish") return;
-            const before = { components: componentsAt(item, place), gaps: item.gaps ?? [] };
-            const { components, gaps } = fromLines(ready, place.in, before, catalogue);
-            onChange({
-              ...withComponents(item, place, components),
-              measures: system,
-              gaps: gaps.length > 0 ? gaps : undefined,
-            });
-            setText("");
-            setOpen(false);
-          }}
-        >
-          Add {ready.length} {ready.length === 1 ? "ingredient" : "ingredients"}
-        </Button>
-        <Button onClick={() => setOpen(false)}>Leave it</Button>
-      </Box>
-    </Box>
-  );
-}

@@ -17,6 +17,7 @@ const FROM: Readonly<Record<FigureSource, string>> = {
   shape: "usual for this shape",
   filling: "usual for this filling",
   table: "usual",
+  model: "worked out for it",
   cook: "yours",
 };
 /** The steps as they follow from what it is, each as long as it takes: hands dark, heat red, waiting light. */

@@ -5,22 +5,30 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { editStep, heatedBy, removeStep, type StepEdit } from "@/core/item/step-edit";
+import { followsRoom } from "@/core/item/rest-in-room";
 import type { Item } from "@/core/item/schema";
 import { ATTENTION, type Step } from "@/core/item/step";
 import { addableAfter, addStep, canMove, moveStep, splitStep, type Addable } from "@/core/item/step-add";
 import { unitBySize } from "@/core/quantities/oven-text";
-import { fahrenheitOf } from "@/core/quantities/temperature";
+import { celsiusOf, fahrenheitOf } from "@/core/quantities/temperature";
 import { useDisplay } from "../kit/use-display";
 import { lengthText } from "@/core/shared/clock";
 import type { Result } from "@/core/shared/issue";
 import { issueText } from "@/core/shared/issue-text";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
+import { RestByRoom } from "./RestByRoom";
+import { StepLinks } from "./StepLinks";
+import { StepTools } from "./StepTools";
 
 interface Props {
   readonly item: Item;
   readonly id: string;
   readonly onChange: (item: Item) => void;
+  /** The core that what is in it asks for at this step, °C. */
+  readonly leastCoreC: number | undefined;
+  /** What it leaves keeps so long by the usual guidance, h. */
+  readonly mostHours: number | undefined;
   /** Opens another step, or none where this one was taken out. */
   readonly onOpen: (id: string | undefined) => void;
 }
@@ -45,7 +53,7 @@ const settingIn = (celsius: number | undefined, scale: "C" | "F"): number | unde
   celsius === undefined ? undefined : Math.round(scale === "F" ? fahrenheitOf(celsius) : celsius);
 
 /** One step opened for change: its words, times and heat, and what it took in this kitchen. */
-export function StepForm({ item, id, onChange, onOpen }: Props) {
+export function StepForm({ item, id, leastCoreC, mostHours, onChange, onOpen }: Props) {
   const { display } = useDisplay();
   const [refused, setRefused] = useState<string | undefined>(undefined);
   const step = item.steps.find((s) => s.id === id);
@@ -75,10 +83,10 @@ export function StepForm({ item, id, onChange, onOpen }: Props) {
     />
   );
   const setHeat = (value: number) => {
-    const celsius = display.heat === "F" ? ((value - 32) * 5) / 9 : value;
+    const celsius = display.heat === "F" ? celsiusOf(value) : value;
     // 300 and more is °F, whatever stands beside the field; that is asked, not guessed.
     if (display.heat === "C" && unitBySize(value) === "F")
-      return setRefused(`Heat is ${value}; expected °C: ${value} °F would be ${Math.round(((value - 32) * 5) / 9)} °C`);
+      return setRefused(`Heat is ${value}; expected °C: ${value} °F would be ${Math.round(celsiusOf(value))} °C`);
     edit({ ovenC: Math.round(celsius * 10) / 10 });
   };
   const add = (what: Addable) =>
@@ -124,9 +132,10 @@ export function StepForm({ item, id, onChange, onOpen }: Props) {
         onChange={(e) => edit({ do: e.target.value.slice(0, 600) })}
         slotProps={{ inputLabel: { shrink: true } }}
       />
+      {step.rest && followsRoom(step.rest) && <RestByRoom rest={step.rest} />}
       <Box component="details">
         <Box component="summary" sx={{ cursor: "pointer", minHeight: 28, fontSize: "0.875rem", color: COLOUR.soft }}>
-          How one sees it, what can hurt, whose hands
+          How one sees it, what can hurt, whose hands, what it takes, what it waits for
         </Box>
         <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr 1fr" }, gap: 1.5, mt: 1 }}>
           {words("Too early", step.cue?.early, "early")}
@@ -147,6 +156,8 @@ export function StepForm({ item, id, onChange, onOpen }: Props) {
           </TextField>
           {step.attention === "hands-on" && field("Pairs of hands", step.hands, "hands")}
           {step.hold && field("At its best for, min", step.hold.maxMin, "holdMin")}
+          <StepLinks item={item} step={step} mostHours={mostHours} onTake={(next) => take(next, onChange)} />
+          <StepTools item={item} step={step} leastCoreC={leastCoreC} onTake={(next) => take(next, onChange)} />
         </Box>
       </Box>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center" }}>

@@ -20,11 +20,15 @@ interface Props {
   readonly choices: Choices;
   readonly chosen: readonly Item["schools"][number]["options"][number][];
   readonly onChoose: (choices: Choices) => void;
+  /** The core that what is in it asks for at a step, °C. */
+  readonly leastCoreC: (step: string) => number | undefined;
+  /** How long what a step leaves keeps by the usual guidance, h. */
+  readonly mostHours: (step: string) => number | undefined;
   readonly onChange: (item: Item) => void;
 }
 
 /** Steps in order with their times, and the ways cooks differ as choices that mark what they change. */
-export function StepsCard({ item, choices, chosen, onChoose, onChange }: Props) {
+export function StepsCard({ item, choices, chosen, onChoose, leastCoreC, mostHours, onChange }: Props) {
   const rows = stepRows(item, choices);
   const { heat, dial } = useDisplay();
   const [open, setOpen] = useState<string | undefined>(undefined);
@@ -104,7 +108,16 @@ export function StepsCard({ item, choices, chosen, onChoose, onChange }: Props) 
                 {open === row.id ? "Done" : "Change"}
               </Button>
             </Box>
-            {open === row.id && <StepForm item={item} id={row.id} onChange={onChange} onOpen={setOpen} />}
+            {open === row.id && (
+              <StepForm
+                item={item}
+                id={row.id}
+                leastCoreC={leastCoreC(row.id)}
+                mostHours={mostHours(row.id)}
+                onChange={onChange}
+                onOpen={setOpen}
+              />
+            )}
           </Box>
         ))}
       </Box>

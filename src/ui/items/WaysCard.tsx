@@ -87,7 +87,7 @@ export function WaysCard({ item, onChange, made, onChoose }: Props) {
                   options={offer.options.map(({ id, name, note, effect }) => ({
                     id,
                     name,
-                    effect: [note, effect && effectText(effect)].filter(Boolean).join(". "),
+                    effect: [note, effect && effectText(effect, weight)].filter(Boolean).join(". "),
                   }))}
                   onChoose={(id) => onChoose({ ...choices, [offer.id]: id })}
                 />

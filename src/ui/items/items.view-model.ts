@@ -1,3 +1,4 @@
+import { followsRoom } from "@/core/item/rest-in-room";
 import { piecesText } from "@/core/plan/task-text";
 import { OURS, type Catalogue } from "@/core/ingredients/own";
 import { claimsLines } from "@/core/item/item-claims-text";
@@ -104,8 +105,8 @@ export function stepRows(item: Item, choices: Choices, path: Path = "fresh"): St
 
 function timeText(step: Step): string {
   if (step.rest) {
-    const { min, target, max, yeasted, where, atC } = step.rest;
-    return `${lengthText(Math.round(target))} (${lengthText(Math.round(min))} to ${lengthText(Math.round(max))})${yeasted && where === "room" ? ` at ${atC} °C; follows the room` : ""}`;
+    const { min, target, max, atC } = step.rest;
+    return `${lengthText(Math.round(target))} (${lengthText(Math.round(min))} to ${lengthText(Math.round(max))})${followsRoom(step.rest) ? ` at ${atC} °C; follows the room` : ""}`;
   }
   const parts = [
     step.time.fixedMin > 0 ? `${step.time.fixedMin} min` : "",

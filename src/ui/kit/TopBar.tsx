@@ -11,6 +11,7 @@ const PLACES = [
   { href: "/", name: "Gatherings" },
   { href: "/items", name: "Items" },
   { href: "/kitchens", name: "Kitchens" },
+  { href: "/bench", name: "Bench" },
 ] as const;
 
 /** The bar above the pages that belong to no gathering. `children` stand at its right end. */

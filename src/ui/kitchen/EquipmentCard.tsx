@@ -11,9 +11,11 @@ import type { Item } from "@/core/item/schema";
 import { capacitiesOf, type Room } from "@/core/kitchen/capacity";
 import type { Kitchen } from "@/core/kitchen/schema";
 import { sizesOf } from "@/core/kitchen/sizes";
+import { Curve } from "../kit/Curve";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
 import { consequence, type EquipmentField, type EquipmentId, type EquipmentKind } from "./equipment-fields";
+import { fryerCurve } from "./fryer-curve";
 import { Scale, type Shape } from "./Scale";
 
 /** Shelves, tiers and trays that are drawn beside one another; their number stands below. */
@@ -36,6 +38,8 @@ interface Props {
 export function EquipmentCard({ kind, kitchen, item, value, onChange }: Props) {
   const says = consequence(kind.id, kitchen, item);
   const drawn = drawing(kind.id, kitchen, item);
+  const [isCurveOpen, setCurveOpen] = useState(false);
+  const curve = kind.id === "fryer" ? fryerCurve(kitchen, item) : undefined;
   return (
     <Paper component="section" aria-label={kind.name} sx={{ p: 2, display: "grid", gap: 1.25, alignContent: "start" }}>
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1 }}>
@@ -69,6 +73,14 @@ export function EquipmentCard({ kind, kitchen, item, value, onChange }: Props) {
           />
         ))}
       </Box>
+      {curve && (
+        <Box component="details" onToggle={(event) => setCurveOpen(event.currentTarget.open)} sx={{ fontSize: "0.875rem" }}>
+          <Box component="summary" sx={{ cursor: "pointer", minHeight: 28, color: COLOUR.tide }}>
+            {curve.title}
+          </Box>
+          {isCurveOpen && <Curve chart={curve} />}
+        </Box>
+      )}
       {kind.sized && <OtherSizes kind={kind} keys={kind.sized} value={value} onChange={onChange} />}
     </Paper>
   );

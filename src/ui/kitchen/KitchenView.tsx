@@ -15,6 +15,7 @@ import { issueText } from "@/core/shared/issue-text";
 import { parseWith } from "@/core/shared/parse";
 import { Banner } from "../kit/Banner";
 import { TopBar } from "../kit/TopBar";
+import { useDisplay } from "../kit/use-display";
 import { Main } from "../kit/Main";
 import { ConflictDialog } from "../session/ConflictDialog";
 import type { Revised } from "../session/document-session";
@@ -52,6 +53,7 @@ export function KitchenView({ stored, items, next, save }: Props) {
     save,
   });
   const { draft: kitchen, change, conflict } = form;
+  const { heat } = useDisplay();
   const [shownId, setShownId] = useState(items[0]?.id ?? "");
   const shown = items.find((item) => item.id === shownId);
   const issues = issuesOf(kitchen, named);
@@ -83,6 +85,16 @@ export function KitchenView({ stored, items, next, save }: Props) {
           <Button onClick={form.undo} disabled={!form.canUndo}>
             Undo
           </Button>
+          <TextField
+            select
+            label="Core figures usual in"
+            value={kitchen.guide ?? "us"}
+            onChange={(event) => change((k) => ({ ...k, guide: event.target.value === "uk" ? "uk" : undefined }))}
+            sx={{ width: 190 }}
+          >
+            <MenuItem value="us">{heat("the US: 63 °C to 74 °C")}</MenuItem>
+            <MenuItem value="uk">{heat("the UK: 75 °C")}</MenuItem>
+          </TextField>
           {items.length > 0 && (
             <TextField
               select

@@ -104,11 +104,12 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
     fields: [
       count,
       number("oilMl", "Oil, ml"),
+      number("kW", "Power, kW"),
       number("heatCPerMin", "Heats up, °C a minute"),
       number("coolCPerMin", "Cools down, °C a minute"),
       number("maxC", "Hottest it reaches, °C"),
     ],
-    sized: ["count", "oilMl", "heatCPerMin", "coolCPerMin", "maxC"],
+    sized: ["count", "oilMl", "kW", "heatCPerMin", "coolCPerMin", "maxC"],
     begin: { count: 1, oilMl: 3000, startC: 20, heatCPerMin: 10, coolCPerMin: 1, maxC: 190, filterMin: 12, refillMin: 25 },
   },
   {

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR, monogram, toneOf, type Tone } from "../theme/tokens";
 import type { TimeScale } from "./scale";
-import type { Block, Lane } from "./timeline.view-model";
+import { RESTING, type Block, type Lane } from "./timeline.view-model";
 
 /** Slanting lines on a ground that nothing behind it shows through. */
 const HATCH = (line: string, ground: string) => `repeating-linear-gradient(135deg, ${ground} 0 4px, ${line} 4px 5px) ${ground}`;
@@ -19,6 +19,8 @@ function paint(kind: Block["kind"], tone: Tone) {
 interface Props {
   readonly lane: Lane;
   readonly heading?: string;
+  /** Stands under the heading, above the lane. */
+  readonly under?: ReactNode;
   readonly scale: TimeScale;
   readonly labelWidth: number;
   readonly toneIndex: ReadonlyMap<string, number>;
@@ -29,7 +31,7 @@ interface Props {
   readonly clock: (minute: number) => string;
 }
 
-const rowHeight = (lane: Lane): number => (lane.group === "Hands" ? 30 : lane.group === "Resting and waiting" ? 17 : 0);
+const rowHeight = (lane: Lane): number => (lane.group === "Hands" ? 30 : lane.group === RESTING ? 17 : 0);
 
 function laneHeight(lane: Lane): number {
   if (lane.units === undefined) return lane.rows * rowHeight(lane) + 6;
@@ -38,7 +40,19 @@ function laneHeight(lane: Lane): number {
     : Math.max(26, Math.min(48, lane.units * 11)) + 6;
 }
 
-export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, selected, onSelect, timeText, clock }: Props) {
+export function LaneRow({
+  lane,
+  heading,
+  under,
+  scale,
+  labelWidth,
+  toneIndex,
+  nameOf,
+  selected,
+  onSelect,
+  timeText,
+  clock,
+}: Props) {
   const { degrees } = useDisplay();
   const height = laneHeight(lane);
   return (
@@ -61,6 +75,7 @@ export function LaneRow({ lane, heading, scale, labelWidth, toneIndex, nameOf, s
           </Box>
         </Box>
       )}
+      {under}
       <Box
         data-lane={lane.id}
         role="group"

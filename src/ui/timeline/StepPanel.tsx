@@ -6,12 +6,16 @@ import Typography from "@mui/material/Typography";
 import Close from "@mui/icons-material/CloseOutlined";
 import { useState, type ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
-import { batchesFor, weighingsOf, type Batch, type Weighing } from "@/core/batching/batches";
+import { batchesFor, weighingsOf, type Weighing } from "@/core/batching/batches";
 import { gatesOf } from "@/core/item/gates/gates";
 import { drawingOf } from "@/core/item/making/drawing/draw";
 import type { Stage } from "@/core/item/making/drawing/stage";
+import { coldFor } from "@/core/item/cold-dough";
 import type { Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
+import { roomAt } from "@/core/kitchen/room";
+import type { Kitchen } from "@/core/kitchen/schema";
+import { outOfCold } from "@/core/plan/out-of-cold";
 import { resourceText } from "@/core/plan/reason-text";
 import { taskShares, type DurationSource, type Plan, type TaskInfo } from "@/core/plan/schema";
 import { handsIn } from "@/core/plan/takes";
@@ -20,12 +24,14 @@ import { uncapitalised } from "@/core/shared/words";
 import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
 import { ShapeStages } from "../kit/ShapeStages";
-import { useTicks } from "../kit/use-stored";
 import { isOverDays, momentText } from "../plan/plan-summary";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { BeforeYouGoOn } from "./BeforeYouGoOn";
+import { OtherLength } from "./OtherLength";
 import { RunsLate } from "./RunsLate";
+import { StepWeights } from "./StepWeights";
+import { waterText } from "./water-text";
 import { planHolds, whyHere } from "./why";
 import { stepIn } from "./timeline.view-model";
 
@@ -35,6 +41,7 @@ interface Props {
   readonly toneIndex: ReadonlyMap<string, number>;
   /** Its item as the plan was made with it; undefined for what is none. */
   readonly made: Item | undefined;
+  readonly kitchen: Kitchen;
   readonly onClose: () => void;
   readonly onSelect: (task: string) => void;
 }
@@ -47,6 +54,10 @@ const USUAL_ROOM_C = 21;
 /** Where a step's length comes from, for the cook. */
 const SOURCE_TEXT: Readonly<Record<DurationSource, string>> = {
   recipe: "the recipe",
+  usual: "what is usual for it",
+  model: "worked out for this dough and piece; a quarter more or less",
+  cook: "you, on the item's desk",
+  typed: "you, for this gathering",
   "took-here": "what it took here before",
   "by-hand": "the recipe, done by hand here",
   room: "the recipe, for the warmth of this room",
@@ -62,7 +73,7 @@ const PICTURES: Partial<Readonly<Record<Step["kind"], readonly Stage["id"][]>>> 
 };
 
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
-export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Props) {
+export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSelect }: Props) {
   const shown = usePlanDisplay(plan);
   const [late, setLate] = useState<{ readonly task: string; readonly minutes: number }>();
   const { clock, weight, heat, degrees, dial } = shown;
@@ -94,6 +105,9 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
       : [];
   // Where it cools or stands; unsaid, a usual room.
   const roomC = step?.rest?.where === "room" ? step.rest.atC : USUAL_ROOM_C;
+  const cold = outOfCold(plan, task, kitchen);
+  const stays = step && made ? coldFor(made, step, roomAt(kitchen, placed.start)) : undefined;
+  const water = step && made ? waterText(made, step, roomAt(kitchen, placed.start), degrees) : undefined;
   const formed = made && drawingOf(made);
   const faults = made?.faults.filter(({ steps }) => info.step !== null && steps.includes(info.step)) ?? [];
   const why = whyHere(plan, holds, task, shown);
@@ -130,6 +144,12 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
       {!step && (
         <Typography sx={{ mb: 1.25 }}>Nothing is done here: the place stays taken until the next step begins.</Typography>
       )}
+      {cold && !cold.isWithin && (
+        <Banner kind="caution" title={`Out of the cold for ${lengthText(cold.usedMin)} before this`}>
+          Usual guidance is {lengthText(cold.limitMin)} in all, weighing, shaping and waiting together; local rules come first.
+          Smaller lots, or trays into the fridge as they are shaped.
+        </Banner>
+      )}
       {step?.caution && <Banner kind="caution">{heat(step.caution)}</Banner>}
       {rules
         .filter((rule) => info.step !== null && rule.steps.includes(info.step))
@@ -146,11 +166,24 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
           toTable ? ["To the table", toTable] : undefined,
           spare.length > 0 ? ["Meanwhile", spare.join(", ")] : undefined,
           step?.rest ? ["Where", `${step.rest.where}, ${degrees(step.rest.atC)}`] : undefined,
+          water ? ["Liquid", water] : undefined,
+          stays !== undefined ? ["Stays cold", staysText(stays)] : undefined,
           step && dial(step.do) ? ["Hob", dial(step.do)!] : undefined,
           ["Time from", SOURCE_TEXT[info.source]],
+          cold && cold.isWithin
+            ? ["Not cold", `${lengthText(cold.usedMin)} before this; usual guidance ${lengthText(cold.limitMin)} in all`]
+            : undefined,
           step?.coreC ? ["Core", `${degrees(step.coreC)} in the thickest piece; local rules come first`] : undefined,
         ]}
       />
+      {step && info.step && (
+        <OtherLength
+          key={`${task} ${placed.end - placed.start}`}
+          item={info.item}
+          step={info.step}
+          minutes={placed.end - placed.start}
+        />
+      )}
       {formed && step && PICTURES[step.kind] && (
         <Box sx={{ my: 1.25 }}>
           <ShapeStages drawing={formed} least={90} only={PICTURES[step.kind]!} />
@@ -180,7 +213,7 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
         </Box>
       )}
       {step && (
-        <Weights
+        <StepWeights
           gathering={gathering.id}
           weight={weight}
           batches={batchesFor(weighingsOf(plan.batches), item.id, info.range).filter((batch) => isTaken(batch, step, made))}
@@ -247,6 +280,12 @@ export function StepPanel({ plan, task, toneIndex, made, onClose, onSelect }: Pr
   );
 }
 
+/** How long a sheet of short dough may lie on the table, min; null: as long as one likes. */
+const staysText = (minutes: number | null): string =>
+  minutes === null
+    ? "in this room as long as it is worked"
+    : `about ${lengthText(Math.max(1, Math.round(minutes)))} on the table; the rest waits in the fridge`;
+
 /** Whether a step takes what is weighed in a batch: a dough or a filling its own steps, what pieces are finished with that one step. */
 const isTaken = (batch: Weighing, step: Step, made: Item | undefined): boolean =>
   batch.part === "finish"
@@ -310,49 +349,6 @@ function Cues({ step }: { step: Step }) {
           <strong>Too late:</strong> {late}
         </Box>
       )}
-    </Box>
-  );
-}
-
-interface WeightsProps {
-  readonly gathering: string;
-  readonly batches: readonly Batch[];
-  readonly weight: (grams: number) => string;
-}
-
-/** What goes into it, with what is ticked off on the weigh-out sheet; what is missing is said before the step begins. */
-function Weights({ gathering, batches, weight }: WeightsProps) {
-  const ticks = useTicks(`unisynth-ticks-${gathering}`);
-  if (batches.length === 0) return null;
-  const ready = (batch: Batch, line: Batch["ingredients"][number]) => ticks.has(`${batch.id} ${line.in} ${line.id}`);
-  const all = batches.flatMap((batch) => batch.ingredients.map((line) => ready(batch, line)));
-  const missing = all.filter((ticked) => !ticked).length;
-  return (
-    <Box sx={{ mt: 1.5 }}>
-      <Typography variant="h3" gutterBottom>
-        Weights
-      </Typography>
-      {missing < all.length && missing > 0 && (
-        <Banner kind="caution">
-          {missing} of {all.length} not weighed out yet: tick them off under Quantities before the heat is on.
-        </Banner>
-      )}
-      {batches.map((batch) => (
-        <Box key={batch.id} sx={{ mb: 0.75 }}>
-          {batches.length > 1 && <Typography variant="caption">for {piecesText(batch.pieces)}</Typography>}
-          {batch.ingredients.map((line, i) => (
-            <Box key={`${line.id}-${i}`} sx={{ display: "grid", gridTemplateColumns: "70px 1fr", gap: 1, fontSize: "0.85rem" }}>
-              <Box sx={{ textAlign: "right", fontWeight: 600 }}>
-                {line.grams < 20 ? `${line.grams.toFixed(1)} g` : weight(line.grams)}
-              </Box>
-              <Box sx={{ color: ready(batch, line) ? COLOUR.soft : COLOUR.ink }}>
-                {ready(batch, line) && <span aria-label="weighed out">✓ </span>}
-                {line.name}
-              </Box>
-            </Box>
-          ))}
-        </Box>
-      ))}
     </Box>
   );
 }

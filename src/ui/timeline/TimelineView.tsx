@@ -14,8 +14,9 @@ import { Axis, Folds, TargetLines } from "./Axis";
 import { BLOCK_STYLES, LaneRow, Swatch } from "./LaneRow";
 import { WaysOut } from "../plan/WaysOut";
 import { timeScale } from "./scale";
+import { RoomLine } from "./RoomLine";
 import { StepPanel } from "./StepPanel";
-import { timelineModel } from "./timeline.view-model";
+import { RESTING, timelineModel } from "./timeline.view-model";
 import { bottleneckText, planHolds } from "./why";
 
 const LABEL_WIDTH = 124;
@@ -28,7 +29,7 @@ const ZOOMS = [
 /** The one timeline: hands first, then what heats, what is cold and what rests; everything runs towards the waves. */
 export function TimelineView() {
   const { good, work, source, latest } = usePlan();
-  const { clock } = usePlanDisplay(good?.plan);
+  const { clock, degrees } = usePlanDisplay(good?.plan);
   const [zoom, setZoom] = useState(0);
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [width, setWidth] = useState(1100);
@@ -61,6 +62,7 @@ export function TimelineView() {
       </div>
     );
   }
+  const firstRest = model.lanes.findIndex(({ group }) => group === RESTING);
   const chosen = selected && good.plan.tasks[selected] ? selected : undefined;
   const made = chosen ? good.request.items.find(({ id }) => id === good.plan.tasks[chosen].item) : undefined;
   return (
@@ -118,6 +120,9 @@ export function TimelineView() {
                 key={lane.id}
                 lane={lane}
                 heading={i === 0 || model.lanes[i - 1].group !== lane.group ? lane.group : undefined}
+                {...(i === firstRest && {
+                  under: <RoomLine kitchen={good.request.kitchen} scale={scale} labelWidth={LABEL_WIDTH} degrees={degrees} />,
+                })}
                 scale={scale}
                 labelWidth={LABEL_WIDTH}
                 toneIndex={order}
@@ -140,6 +145,7 @@ export function TimelineView() {
           task={chosen}
           toneIndex={order}
           made={made}
+          kitchen={good.request.kitchen}
           onClose={() => setSelected(undefined)}
           onSelect={setSelected}
         />

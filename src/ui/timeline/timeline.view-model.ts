@@ -31,6 +31,9 @@ export interface Change {
   readonly toC: number;
 }
 
+/** The group of lanes for what waits by itself. */
+export const RESTING = "Resting and waiting";
+
 export interface Lane {
   readonly id: string;
   readonly name: string;
@@ -199,12 +202,12 @@ export function timelineModel(plan: Plan): TimelineModel {
         id: `rest:${item.id}`,
         name: item.name,
         detail: "",
-        group: "Resting and waiting",
+        group: RESTING,
         closed: [],
         changes: [],
       });
   }
-  const order: Lane["group"][] = ["Hands", "Heat", "Machines and cold", "Resting and waiting"];
+  const order: Lane["group"][] = ["Hands", "Heat", "Machines and cold", RESTING];
   lanes.sort((a, b) => order.indexOf(a.group) - order.indexOf(b.group));
 
   const ofCooks = new Set(cooks.map((c) => c.id));

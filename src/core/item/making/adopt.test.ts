@@ -1,10 +1,13 @@
 import { DEMO_GATHERINGS, demoInput, demoItem } from "@tests/demo";
 import { itemIssues } from "../check";
 import { claimsOf } from "../claims";
+import { addComponent } from "../desk";
+import { addFilling } from "../more-fillings";
 import { resolveItem } from "../resolve";
 import { ItemSchema, type Item } from "../schema";
 import { isHeat, type Step } from "../step";
 import { byRule, byRuleAlone, ownPlaces, recognised } from "./adopt";
+import { followLines } from "./follow-lines";
 import { remake } from "./remake";
 
 const ITEMS = [...new Set(DEMO_GATHERINGS.flatMap((id) => demoInput(id).items.map((item) => item.id)))]
@@ -24,12 +27,30 @@ describe.each(ITEMS.map((item) => [item.name, item] as const))("%s", (_, item) =
     expect(byRule(known)).toBeUndefined();
   });
 
+  test("raw chicken that is added to it has its core measured, and nothing else of its steps changes", () => {
+    const more = addComponent(known, { in: "filling" }, "chicken thigh, raw", 300);
+    const { item: next, unused } = followLines(known, known, more);
+    expect(unused).toEqual([]);
+    const heats = next.steps.filter((step) => isHeat(step) && step.path.includes("fresh"));
+    expect(Math.max(...[...heats, ...next.steps].map(({ coreC = 0 }) => coreC))).toBeGreaterThanOrEqual(74);
+    const chicken = { id: "chicken", name: "chicken thigh, raw", grams: 300 };
+    const two = followLines(known, known, addFilling(known, "Chicken", [chicken])).item;
+    const cores = resolveItem(two, {}, "chicken").steps.map(({ coreC = 0 }) => coreC);
+    expect(Math.max(...cores)).toBeGreaterThanOrEqual(74);
+    const salted = followLines(known, known, addComponent(known, { in: "filling" }, "fine salt", 1)).item;
+    const same = remake(known, {})!.item;
+    const plain = ({ steps }: Item) => steps.map(({ id, kind, time, rest, equipment }) => ({ id, kind, time, rest, equipment }));
+    expect(plain(salted)).toEqual(plain(same));
+  });
+
   test("made anew it keeps its own figures, with the core that the rule asks for", () => {
     const { item: again, unused } = remake(known, {})!;
     expect(unused).toEqual([]);
     const plain = (one: Item) =>
       one.steps
         .map(({ sources: _s, coreC: _c, ...step }) => JSON.parse(JSON.stringify(step)) as Step)
+        // A core that the rule asks for brings its probe with it.
+        .map((step) => ({ ...step, equipment: step.equipment.filter(({ id }) => id !== "probe") }))
         .sort((a, b) => (a.id < b.id ? -1 : 1));
     expect(plain(again)).toEqual(plain(item));
     for (const step of item.steps)

@@ -2,7 +2,7 @@ import { freshId } from "../../shared/fresh-id";
 import { capitalised } from "../../shared/words";
 import type { Catalogue } from "../../ingredients/own";
 import { isNamedIn, wordsOf } from "../paper/named-in";
-import { lengthOf } from "../paper/times";
+import { lengthOf, plannedOf } from "../paper/times";
 import type { Paper } from "../paper/sections";
 import { VERBS } from "../paper/words";
 import { fromLines } from "../recipe";
@@ -23,7 +23,7 @@ export function besideOf({ beside, method }: Paper, catalogue: Catalogue): Besid
     const words = wordsOf(name.toLowerCase());
     const said = method.find((sentence) => VERBS.cookFilling.test(sentence) && isNamedIn(sentence, words));
     const length = said === undefined ? undefined : lengthOf(said);
-    const hobMin = length && !length.night ? Math.round((length.least + length.most) / 2) : 0;
+    const hobMin = length && !length.night ? Math.round(plannedOf(length)) : 0;
     made.push({
       id: freshId(
         name,

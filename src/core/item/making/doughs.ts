@@ -15,6 +15,9 @@ export interface DoughRest {
   readonly atC: number;
   readonly where: "room" | "fridge";
   readonly yeasted?: true;
+  /** Worked out for this dough. */
+  readonly from?: "model";
+  readonly follows?: NonNullable<Step["rest"]>["follows"];
   readonly early: string;
   readonly right: string;
   readonly late: string;

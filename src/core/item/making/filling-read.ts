@@ -7,7 +7,7 @@ import { componentClaims } from "../claims";
 import type { MethodRead } from "../paper/method-text";
 import { isNamedIn, wordsOf } from "../paper/named-in";
 import type { Paper } from "../paper/sections";
-import { lengthOf } from "../paper/times";
+import { lengthOf, plannedOf } from "../paper/times";
 import { VERBS } from "../paper/words";
 import { fromLines } from "../recipe";
 import type { Component, Item } from "../schema";
@@ -81,7 +81,7 @@ const isOfBase = (sentence: string, base: readonly Reading[]): boolean =>
 export function baseMinutes(read: MethodRead, base: readonly Reading[]): number | undefined {
   const said = read.sentences.find((sentence) => VERBS.cookFilling.test(sentence) && isOfBase(sentence, base));
   const length = said === undefined ? undefined : lengthOf(said);
-  return length && !length.night ? (length.least + length.most) / 2 : undefined;
+  return length && !length.night ? plannedOf(length) : undefined;
 }
 
 /** What a method says of one filling of several: that another one is cooked is nothing about it. */

@@ -1,11 +1,10 @@
 import { allergensOf } from "../../ingredients/allergen";
 import type { Catalogue } from "../../ingredients/own";
 import { TRUTH, worstHazard } from "../../ingredients/kinds";
-import { fillingsIn, itemClaims } from "../item-claims";
+import { hottest } from "../hottest";
+import { itemClaims } from "../item-claims";
 import { doughComponents } from "../desk";
 import { isProvisional } from "../gaps";
-import { resolveItem } from "../resolve";
-import type { Item } from "../schema";
 import type { Step } from "../step";
 import type { Made } from "./make-item";
 import type { MissingFigure } from "./understand";
@@ -26,15 +25,6 @@ function weightsOf(step: Step, { item }: Made): string | undefined {
 
 const gapText = ({ about, text, usual, taken }: MissingFigure): string =>
   [`${about}: ${text}`, usual && `usual ${usual}`, taken && `taken ${taken}`].filter(Boolean).join("; ");
-
-/** The steps of all fillings, each with the highest core that one of them asks for. */
-function hottest(item: Item): Step[] {
-  const all = fillingsIn(item).flatMap((filling) => resolveItem(item, {}, filling).steps);
-  return item.steps.map((step) => {
-    const cores = all.flatMap(({ id, coreC }) => (id === step.id && coreC !== undefined ? [coreC] : []));
-    return cores.length > 0 ? { ...step, coreC: Math.max(...cores) } : step;
-  });
-}
 
 /** A made item as `unisynth-item/1`: the item as a plan takes it, and what was understood. */
 export function itemDocument(made: Made, catalogue: Catalogue) {

@@ -1,7 +1,7 @@
 import type { Hazard } from "../../ingredients/kinds";
 import type { MethodRead } from "../paper/method-text";
 import type { Component } from "../schema";
-import type { Dough, MethodId } from "./doughs";
+import type { Dough, DoughRest, MethodId } from "./doughs";
 import type { Filling } from "./fillings";
 import type { Method } from "./methods";
 import type { Shape } from "./shapes";
@@ -52,9 +52,13 @@ export interface Making {
   readonly rim?: Component;
   /** Times that the lid is lifted. */
   readonly looks?: number;
+  /** Trays in the oven at once, where it is not as many as there are shelves. */
+  readonly traysAtOnce?: 1 | 2;
   readonly flame?: "gentle" | "full";
   /** Starch in the water makes a crust that holds all pieces of a pan together. */
   readonly lace?: true;
+  /** How deep the filling is spread to cool, mm, where it is not as flat as it can be. */
+  readonly coolDepthMm?: number;
   /** The filling is roasted in the oven, °C. */
   readonly roastC?: number;
   /** What the recipe says of each stage. */
@@ -63,6 +67,10 @@ export interface Making {
 
 /** Whether a method is the oven's. */
 export const isBaked = (method: MethodId): boolean => ["tray", "dish", "blind", "tin"].includes(method);
+
+/** What formed pieces of a dough without a second rise need before their heat. */
+export const formedRule = ({ dough, method }: Pick<Making, "dough" | "method">): DoughRest | undefined =>
+  dough.formed?.[method.id] ?? dough.formed?.default;
 
 /** As it comes off the hob. */
 const HOT_C = 95;

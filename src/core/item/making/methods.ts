@@ -1,6 +1,6 @@
 import type { FamilyId, MethodId } from "./doughs";
 
-/** Time and setting of a heat for a piece of a certain weight; from there it goes with the square root of the weight. */
+/** Time and setting of a heat for a piece of a certain weight; other pieces, loads and settings are worked out from there. */
 export interface ReferenceHeat {
   readonly min: number;
   readonly settingC: number;
@@ -9,6 +9,8 @@ export interface ReferenceHeat {
   readonly toC: number;
   /** Weight of the piece that the minutes are for, g. */
   readonly pieceG: number;
+  /** What lies on the tray with it, g. */
+  readonly trayG?: number;
 }
 
 /** What a way of finishing asks for, whatever the dough. Kitchen figures of our own. */
@@ -130,21 +132,22 @@ export const METHODS: Readonly<Record<MethodId, Method>> = {
   },
 };
 
-const heat = (min: number, settingC: number, fromC: number, toC: number, pieceG: number): ReferenceHeat => ({
+const heat = (min: number, settingC: number, fromC: number, toC: number, pieceG: number, trayG?: number): ReferenceHeat => ({
   min,
   settingC,
   fromC,
   toC,
   pieceG,
+  ...(trayG !== undefined && { trayG }),
 });
-const OTHER_TRAY = heat(20, 200, 190, 210, 65);
+const OTHER_TRAY = heat(20, 200, 190, 210, 65, 650);
 const TRAY: Readonly<Partial<Record<FamilyId, ReferenceHeat>>> = {
-  EY: heat(18, 180, 165, 195, 100),
-  LY: heat(17, 205, 190, 225, 100),
-  SH: heat(24, 190, 175, 200, 95),
-  FS: heat(24, 200, 185, 215, 95),
-  FR: heat(22, 190, 180, 200, 70),
-  SS: heat(20, 220, 195, 225, 123),
+  EY: heat(18, 180, 165, 195, 100, 1200),
+  LY: heat(17, 205, 190, 225, 100, 1000),
+  SH: heat(24, 190, 175, 200, 95, 760),
+  FS: heat(24, 200, 185, 215, 95, 760),
+  FR: heat(22, 190, 180, 200, 70, 700),
+  SS: heat(20, 220, 195, 225, 123, 740),
 };
 const FRY: Readonly<Partial<Record<FamilyId, ReferenceHeat>>> = {
   EY: heat(3.5, 170, 165, 175, 46),

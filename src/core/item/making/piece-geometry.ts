@@ -41,6 +41,15 @@ export function footprintMm(shape: Shape, dough: Dough, doughG: number, totalG: 
   return [round(across * foot.length), round(across * foot.width)];
 }
 
+/** Of the box around it a piece fills so much. */
+const FULL = 0.75;
+
+/** How thick a piece of this weight lies, mm; a dish or a tin as deep as it is filled. */
+export function thicknessOf(foot: readonly [number, number], totalG: number): number {
+  const thick = (1000 * Math.max(1, totalG)) / PIECE_DENSITY / (foot[0] * foot[1] * FULL);
+  return Math.min(150, Math.max(3, thick));
+}
+
 /** Pieces that carriers and chambers of the standard sizes take, by the piece's own measures; one at the least. */
 export function capacityOf(shape: Shape, dough: Dough, foot: readonly [number, number], totalG: number): Item["capacity"] {
   const on = (

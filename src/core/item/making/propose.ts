@@ -201,11 +201,25 @@ export function proposeShape(family: FamilyId, method: MethodId, text: string): 
     .map((shape) => ({ shape, word: says(text, shape.words) }))
     .filter((one): one is { shape: Shape; word: string } => one.word !== undefined)
     .sort((a, b) => exactness(b.word) - exactness(a.word) || b.shape.difficulty - a.shape.difficulty);
+  const open = method === "blind" && says(text, LIDS) === undefined ? fitting.find(({ id }) => id === "tartlet") : undefined;
+  if (open && named[0]?.shape.id === "tartlet-lidded") return proposed(open, `“${named[0].word}”, and no word of a lid`, true);
   if (named.length > 0) return proposed(named[0].shape, `“${named[0].word}”`, true);
   const usual =
     fitting.find(({ id }) => id === USUAL_SHAPE[family]) ?? fitting[0] ?? SHAPES.find(({ id }) => id === USUAL_SHAPE[family])!;
   return proposed(usual, "usual for this dough", false);
 }
+/** What closes a case. */
+const LIDS = [
+  "lid",
+  "lids",
+  "top crust",
+  "pastry top",
+  "pastry tops",
+  "cover with pastry",
+  "top with pastry",
+  "deckel",
+  "couvercle",
+];
 /** Words that many shapes are told with say little. */
 const VAGUE: ReadonlySet<string> = new Set([
   "bun",

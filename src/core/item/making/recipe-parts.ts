@@ -38,6 +38,10 @@ export function paperOf(recipe: RecipeInput, system: System, catalogue: Catalogu
 export const boughtPieces = (dough: readonly Reading[], paper: Paper): boolean =>
   paper.fillings.length === 0 && dough.length > 0 && !dough.some(({ found }) => found?.main.flour) && dough.some(isFrozen);
 
+/** "Cut 16 rounds". */
+const CUT =
+  /\b(?:make|form|shape|cut|roll|stamp)\s+(?:out\s+)?([4-9]|[1-9]\d{1,2})\s+(?:small |large |thin )?(?:rounds|circles|dis[ck]s|buns|rolls|pies|turnovers|parcels|dumplings|pockets|squares|tartlets)\b/iu;
+
 /** A sentence that says how many it makes: "Makes 24", "divide into 12". */
 export function madeIn(method: readonly string[], text: string | undefined): string | undefined {
   const all = [...(text ?? "").split(/\n/), ...method];
@@ -52,7 +56,8 @@ export function madeIn(method: readonly string[], text: string | undefined): str
   const formed = all.flatMap(
     (line) => /(\d{1,3})\s+(?:stücke?|pieces|pièces|piezas|pezzi|balls|kugeln|boules)\b/iu.exec(line)?.[1] ?? [],
   )[0];
-  return makes ?? formed ?? /(?:into|in|en)\s+(\d{1,3})\b/iu.exec(divides ?? "")?.[1];
+  const cut = all.flatMap((line) => CUT.exec(line)?.[1] ?? [])[0];
+  return makes ?? formed ?? cut ?? /(?:into|in|en)\s+(\d{1,3})\b/iu.exec(divides ?? "")?.[1];
 }
 
 /** The recipe as it was written, by its parts. */

@@ -30,9 +30,22 @@ export function asMade(item: Item, making: ItemMaking | undefined = item.making,
  * capacity, the piece's measures and what it waits for follow. Changing it back undoes it.
  */
 export function remake(item: Item, otherwise: Partial<ItemMaking>, catalogue: Catalogue = OURS): Remade | undefined {
+  const before = asMade(item, item.making, catalogue);
+  return before && remakeFrom(before, item, otherwise, catalogue);
+}
+
+/**
+ * The same for an item whose own steps were made for something else: other lines.
+ * @param before what the steps of `item` were made from, by rule
+ */
+export function remakeFrom(
+  before: Made,
+  item: Item,
+  otherwise: Partial<ItemMaking>,
+  catalogue: Catalogue = OURS,
+): Remade | undefined {
   const { making } = item;
-  const before = asMade(item, making, catalogue);
-  if (!making || !before) return undefined;
+  if (!making) return undefined;
   const instead = insteadOf(item, making, { ...making, ...otherwise });
   const after = asMade(item, { ...making, ...otherwise }, catalogue);
   if (!after) return undefined;

@@ -34,7 +34,7 @@ const offered = (one: Made) => offersOf(one).map(({ id }) => id);
 
 test("each item is asked what fits it, and nothing else", () => {
   expect(offered(made(BUNS))).toEqual([
-    ...["rises", "waking", "kneading", "kneaded", "wash", "coats", "setting", "stages", "salting", "tenderising", "cut"],
+    ...["rises", "waking", "kneading", "kneaded", "wash", "coats", "setting", "trays", "stages", "salting", "tenderising", "cut"],
   ]);
   const pies = made({
     name: "Pies",
@@ -44,7 +44,21 @@ test("each item is asked what fits it, and nothing else", () => {
     method: ["Bake 25 min at 190 C."],
   });
   expect(offered(pies)).toEqual([
-    ...["cold-rest", "rubbing", "fat-form", "bought", "formed-cold", "wash", "rim", "vents", "setting", "stages", "tempering"],
+    ...[
+      "cold-rest",
+      "rubbing",
+      "fat-form",
+      "bought",
+      "formed-cold",
+      "wash",
+      "rim",
+      "vents",
+      "setting",
+      "trays",
+      "stages",
+      "cooling",
+      "tempering",
+    ],
   ]);
   const hen = made({ ...BUNS, fillings: ["300 g minced chicken"] });
   expect(offered(hen)).not.toContain("tenderising");
@@ -191,4 +205,12 @@ test("a hot start takes the same time in all, and another setting its own", () =
     [8, 175],
     [16, 145],
   ]);
+});
+
+test("what an answer puts in and leaves out is said in grams", () => {
+  const wash = offersOf(made(BUNS)).find(({ id }) => id === "wash")!;
+  const milk = wash.options.find(({ effect }) => effect?.grams.some(({ name, grams }) => /milk/.test(name) && grams > 0))!;
+  expect(milk.effect!.grams.some(({ name, grams }) => /egg/.test(name) && grams < 0)).toBe(true);
+  const rises = offersOf(made(BUNS)).find(({ id }) => id === "rises")!;
+  expect(rises.options.flatMap(({ effect }) => effect?.grams ?? [])).toEqual([]);
 });

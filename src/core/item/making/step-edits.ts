@@ -123,13 +123,20 @@ function edited(step: Step, fields: Partial<Step>): Step {
     ...((fields.time || fields.rest) && { minutes: "cook" as const }),
     ...(fields.equipment && { heat: "cook" as const }),
   };
-  const next = { ...step, ...fields, ...(step.sources && { sources: { ...step.sources, ...own } }) };
+  const next = withProbe({ ...step, ...fields, ...(step.sources && { sources: { ...step.sources, ...own } }) });
   // Looks that a shorter time no longer reaches fall away.
   const lasts = next.rest?.min ?? next.time.fixedMin;
   const reaches = ({ fromMin, minutes }: { readonly fromMin: number; readonly minutes: number }) =>
     fromMin < 0 ? -fromMin <= lasts : fromMin + minutes <= lasts;
   return next.tend && next.time.secPerPiece === 0 ? { ...next, tend: next.tend.filter(reaches) } : next;
 }
+
+/** What has a core to be measured takes what measures it. */
+const withProbe = (step: Step): Step =>
+  step.coreC === undefined || step.equipment.some(({ id }) => id === PROBE)
+    ? step
+    : { ...step, equipment: [...step.equipment, { id: PROBE }] };
+const PROBE = "probe";
 
 export function withoutAfter(edit: StepEdit): StepEdit {
   if (edit.kind !== "changed") return edit;

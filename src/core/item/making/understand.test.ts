@@ -124,3 +124,45 @@ test("raw roots in a short bake are asked about, with how small they would have 
   expect(pasties("300 g potato, 6 mm dice", RAW)).toEqual([]);
   expect(pasties("300 g potato, 15 mm dice", "Simmer the filling 40 min. Fold over. Bake 28 min at 200 °C.")).toEqual([]);
 });
+
+describe("what is said in passing", () => {
+  const stepsOf = (text: string, makes?: number) => {
+    const { item, method, shape } = made({ text, makes });
+    return { item, method: method.value, shape: shape.value.id, step: (id: string) => item.steps.find((one) => one.id === id) };
+  };
+  const BUNS = "Dough\n500 g flour\n7 g instant yeast\n250 ml milk\n80 g butter\n40 g sugar\nFilling\n300 g plum jam\n";
+
+  test("a second rise is the pieces', and a bake needs no verb", () => {
+    const { step } = stepsOf(`${BUNS}Method\nKnead, rise till doubled.\nShape, second rise 20-25 min.\n190°C, 18-22 min`, 20);
+    expect(step("rest-formed")?.rest).toMatchObject({ min: 20, target: 23 });
+    expect(step("rest-dough")?.rest?.target).toBeGreaterThan(40);
+    expect(step("heat")).toMatchObject({ time: { fixedMin: 20 } });
+    expect(step("heat")?.equipment).toContainEqual({ id: "oven", settingC: 170 });
+  });
+
+  test("oil, water and a lid are a lidded pan, for all its minutes together", () => {
+    const { method, step } = stepsOf(
+      "Dough\n400 g flour\n210 g boiling water\nFilling\n300 g pork mince\nMethod\nRoll discs, fill, pleat.\nFry in a little oil for 2 minutes, add 100 ml water, lid on for 6-8 minutes, lid off until crisp.",
+      50,
+    );
+    expect(method).toBe("pan");
+    expect(step("heat")?.time.fixedMin).toBe(9);
+  });
+
+  test("a filling that is cooked and pieces that are baked in one sentence are two heats; a case without a lid is open", () => {
+    const { shape, step, item } = stepsOf(
+      "Shortcrust\n300 g flour\n150 g butter\n60 ml water\n\nFilling\n3 leeks\n200 ml cream\n2 eggs\n\nMakes 12 in a muffin tin.\nLine the tins, blind bake 12 min at 180 C fan. Sweat the leeks, cool, stir in cream and eggs, pour in, bake another 20 mins.",
+    );
+    expect([shape, item.base.pieces, step("heat")?.time.fixedMin]).toEqual(["tartlet", 12, 20]);
+  });
+
+  test("pieces are counted where they are cut; stages of one pot add up", () => {
+    const { item, step } = stepsOf(
+      "Mix 260 g flour, 50 g shortening cut in, 120 ml ice water. Poach 700 g chicken thighs for 25 min, shred. Add 100 ml cream, simmer 10 min. Cut 16 rounds, fill, seal. Deep fry in hot oil at 175 °C, 3 minutes a side.",
+    );
+    expect(item.base.pieces).toBe(16);
+    expect(item.dough.parts[0].components.map(({ name }) => name)).toContain("shortening");
+    expect(step("cook-filling")?.time.fixedMin).toBe(35);
+    expect(step("heat")?.time.fixedMin).toBe(6);
+  });
+});

@@ -19,6 +19,7 @@ import { besideOf } from "./beside-read";
 import { baseComponents, baseMinutes, dividedFillings, readFilling, type FillingRead } from "./filling-read";
 import type { FillingId } from "./fillings";
 import { isBaked, type Making } from "./making";
+import { measuredDough } from "./measured-dough";
 import { METHODS } from "./methods";
 import { pieceWeights } from "./piece-weights";
 import { byWord, proposeFamily, proposeMethod, proposeShape, shapesFor, type Proposed } from "./propose";
@@ -215,7 +216,7 @@ export function understand(recipe: RecipeInput, options: MakeOptions): Result<Un
   const family = chosen<FamilyId>(recipe.family, () =>
     isBoughtWhole ? { value: "CW", because: "bought", sure: true } : proposeFamily(shares, read, withDough, bought),
   );
-  const dough = DOUGHS[family.value];
+  const dough = measuredDough(DOUGHS[family.value], shares);
   const ownMethod = proposeMethod(read, whole, family.value);
   const method = chosen<MethodId>(options.method ?? methodId(recipe.method), () => ownMethod);
   const fitting = shapesFor(family.value, method.value);

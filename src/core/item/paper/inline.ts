@@ -82,7 +82,7 @@ const FLOUR = /\b(?:flours?|mehl|farine|harina|farina|un|mąk[ai]|bloem|maida|at
 
 /** "Makes 16", "For 12 tarts", "Ergibt ca. 20 Stück": how many it makes, and no ingredient. */
 export const isCount = (line: string): boolean =>
-  /^(?:makes|yields?|serves|for|ergibt|für|pour|para|per|makes about)\s+(?:about |approx\.? |ca\.? |etwa |environ |unos |circa )?\d{1,3}(?:\s*[-–]\s*\d{1,3})?(?:\s+\p{L}+){0,3}(?:\s*\([^)]*\))?\s*[:.]?$/iu.test(
+  /^(?:makes|yields?|serves|for|ergibt|für|pour|para|per|makes about)\s+(?:about |approx\.? |ca\.? |etwa |environ |unos |circa )?\d{1,3}(?:\s*[-–]\s*\d{1,3})?(?:\s+\p{L}+){0,5}(?:\s*\([^)]*\))?\s*[:.]?$/iu.test(
     line.trim(),
   ) && !/\d\s*(?:g|kg|ml|l|cups?|tbsp|tsp|el|tl)\b/iu.test(line);
 

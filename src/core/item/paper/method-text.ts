@@ -104,7 +104,10 @@ function clausesOf(sentence: string): string[] {
   );
   const heat = Math.min(...heats);
   const rest = Math.min(...rests);
-  if (!Number.isFinite(heat) || rest >= heat || lengthsIn(sentence.slice(0, heat)).length === 0) return [sentence];
+  // A filling that is cooked, and what it is baked for afterwards.
+  const isTwoHeats = VERBS.cookFilling.test(sentence.slice(0, heat)) && lengthsIn(sentence.slice(heat)).length > 0;
+  if (!Number.isFinite(heat) || rest >= heat || (lengthsIn(sentence.slice(0, heat)).length === 0 && !isTwoHeats))
+    return [sentence];
   const cut = Math.max(sentence.lastIndexOf(",", heat), sentence.lastIndexOf(" and ", heat), sentence.lastIndexOf(";", heat));
   return cut > rest
     ? [
@@ -197,12 +200,15 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
       read.heat = say(length, celsius);
     } else if (is("steam") || (is("bake") && (celsius !== undefined || lengths.length > 0 || isFormed)))
       put("heat", say(length, celsius ?? preheatC), lengths.length > 0 || read.heat === undefined);
-    else if (isFormed && is("lid") && is("cookFilling") && lengths.length > 0) put("heat", say(length), true);
+    else if (isFormed && is("lid") && (is("cookFilling") || WATER.test(text)) && lengths.length > 0)
+      put("heat", say(DOUBT.test(text) ? length : lengths.reduce<Length | undefined>(sumOf, undefined)), true);
+    else if (found.length === 0 && celsius !== undefined && celsius >= OVEN_C && lengths.length > 0)
+      put("heat", say(length, celsius), true);
     else if (is("dryPan", "pan") && !filling) put("heat", say(times(length)), true);
     else if (is("knead") && lengths.length === 1 && isKneadedFor(text, lengths[0])) put("knead", say(lengths[0]));
     else if (resting && lengths.length > 0) {
       if (ofFilling(text) && !ofDough(text) && !isFormed) put("fillingSet", say(length));
-      else put(isFormed ? "formedRest" : "firstRest", say(length));
+      else put(isFormed || isOfPieces(done) ? "formedRest" : "firstRest", say(length));
     } else if (is("knead") && lengths.length > 0) {
       // Nobody kneads for so long: it stands.
       if (lengths[0].least > LONGEST_KNEADING) put("firstRest", say(lengths[0]));
@@ -220,6 +226,19 @@ export function readMethod(sentences: readonly string[], words: PartWords, fanLe
     read.heat = { ...read.heat, celsius: preheatC };
   if (!read.heat && preheatC !== undefined) read.heat = { text: "", celsius: preheatC };
   return { ...read, verbs, cooksFilling: cooksFilling || read.fillingCook !== undefined, sentences, strange };
+}
+
+/** Water goes into the pan. */
+const WATER = /\b(?:water|wasser|eau|agua|acqua|wod[aęy]|air)\b|水/iu;
+
+/** A second rise, or one after pieces are formed in the same sentence. */
+function isOfPieces(text: string): boolean {
+  if (/\b(?:second|final|last|2nd)\s+(?:rise|rising|proof|prove|proving)\b|\b(?:rise|prove|proof)\s+again\b/iu.test(text))
+    return true;
+  const formed =
+    /\b(?:fill|stuff|crimp|pleat|shape|form)(?:ed|s)?\b(?! (?:it |the dough )?(?:in)?to an? (?:ball|disc|disk|log))/iu.exec(text);
+  const rises = VERBS.rise.exec(text);
+  return formed !== null && rises !== null && formed.index < rises.index;
 }
 
 /** "Knead 8 minutes, let it double": the time is the kneading's, what comes after it has none. */

@@ -47,7 +47,7 @@ export function amountsIn(sentence: string, read: (line: string) => Reading): Na
   starts.forEach(({ at, text }, k) => {
     const rest = sentence.slice(at + text.length, starts[k + 1]?.at ?? sentence.length);
     if (NO_INGREDIENT.test(rest)) return;
-    const clause = rest.split(/[,;.:!?()](?!\d)|\s[-–—]\s/u)[0];
+    const clause = rest.split(/[,;.:!?()](?!\d)|\s[-–—]\s|\s(?:cut|rubbed|worked) in(?:to)?\b/u)[0];
     const words: string[] = [];
     for (const word of clause.split(/\s+/).filter((one) => one !== "")) {
       if (words.length > 0 && isStop(word)) break;

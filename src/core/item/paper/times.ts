@@ -12,6 +12,9 @@ export interface Length {
   readonly twice?: true;
 }
 
+/** What is planned with, min: the middle of a range; of two values for one thing the longer. */
+export const plannedOf = ({ least, most, twice }: Length): number => (twice ? most : (least + most) / 2);
+
 /** "Overnight" as a length, min. */
 const NIGHT = { least: 480, most: 720 } as const;
 const NUMBER = String.raw`(?:\d+(?:[.,]\d+)?\s*[¼½¾⅓⅔]?|[¼½¾⅓⅔]|\d+\s+\d\/\d|\d\/\d|an?|one|two|three|half an?|une?|un|eine[rn]?|zwei|deux|dos|due)`;

@@ -87,7 +87,7 @@ export const VERBS = {
     "包|詰め|भर",
   ),
   cookFilling: anyOf(
-    "simmer(?:ed)?|stewed|braised|brown|saut[ée](?:ed)?|soften|sweat|boil|cook|stew|braise|reduce|wilt|thicken|fry (?:the |an? |some )(?!dumplings|buns|pieces|parcels|turnovers|half)\\p{L}+|kochen|anbraten|dünsten|schmoren|revenir|mijoter|cuire|sofre(?:ír|gir)|cocina[rd]?|rosola(?:re|te)|soffriggere|kavur(?:un)?|haşla(?:yın)?|podsmaż(?:yć)?|gotowa[ćj]|dusi[ćj]|bakken|koken|stoven|tumis|rebus|masak",
+    "simmer(?:ed)?|poach(?:ed)?|stewed|braised|brown|saut[ée](?:ed)?|soften|sweat|boil|cook|stew|braise|reduce|wilt|thicken|fry (?:the |an? |some )(?!dumplings|buns|pieces|parcels|turnovers|half)\\p{L}+|kochen|anbraten|dünsten|schmoren|revenir|mijoter|cuire|sofre(?:ír|gir)|cocina[rd]?|rosola(?:re|te)|soffriggere|kavur(?:un)?|haşla(?:yın)?|podsmaż(?:yć)?|gotowa[ćj]|dusi[ćj]|bakken|koken|stoven|tumis|rebus|masak",
     "炒め|煮|炒|पका",
   ),
   blanch: anyOf("blanch(?:ed|ing)?|blanchieren|blanchir|blanchissez|blanquea[rd]?|sbollentare|sbollenta|blancheren", "焯"),

@@ -1,4 +1,5 @@
 import type { Obstacle } from "../../batching/obstacle";
+import { bakedTogether } from "../../batching/shared-bakes";
 import type { Strategy } from "../../batching/strategy";
 import { workloadOf, type Workload } from "../../batching/work";
 import { minuteNow, type PlanDays } from "../../gathering/calendar";
@@ -45,13 +46,14 @@ export function expand(
   beside: readonly BesideAmount[],
 ): Expansion {
   const { kitchen } = request;
-  const { here, byHand } = stepsHere(demands, kitchen);
+  const { bakeTogether, lengths } = request.gathering;
+  const { here, lengthFrom } = stepsHere(bakeTogether ? bakedTogether(demands) : demands, kitchen, lengths);
   const workload = workloadOf(here, kitchen, strategy, request.gathering.mixTogether);
   const { works } = workload;
   const linked = linkWorks(works);
   const oil = oilOrder(here, kitchen);
   const horizon = horizonOf(request, days, here);
-  const builder = new TaskBuilder(kitchen, workload, linked, byHand, (work) => oil.rankOf(work.demands[0]));
+  const builder = new TaskBuilder(kitchen, workload, linked, lengthFrom, (work) => oil.rankOf(work.demands[0]));
 
   const always = windowsOf(works, kitchen, days.clockChanges, () => [0, horizon]);
   const now = minuteNow(days, request);

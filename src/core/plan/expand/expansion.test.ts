@@ -78,6 +78,7 @@ describe("mixes, lots and loads", () => {
             way.fineParts,
             way.serveInLots,
             way.loadsByMix,
+            way.trayByTray,
           ]),
         ),
       ).size,

@@ -3,7 +3,7 @@ import type { Work, Workload } from "../../batching/work";
 import type { Step } from "../../item/step";
 import { capacitiesOf } from "../../kitchen/capacity";
 import type { Cook, Kitchen } from "../../kitchen/schema";
-import type { TaskInfo } from "../schema";
+import type { DurationSource, TaskInfo } from "../schema";
 import { COST } from "./costs";
 import type { Linked } from "./precedences";
 import { addServing } from "./serving";
@@ -41,8 +41,8 @@ export class TaskBuilder {
     private readonly kitchen: Kitchen,
     private readonly workload: Workload,
     private readonly linked: Linked,
-    /** Steps that are done by hand for want of a machine. */
-    private readonly byHand: ReadonlySet<Step>,
+    /** Where lengths come from that are not the steps' own word. */
+    private readonly lengthFrom: ReadonlyMap<Step, DurationSource>,
     private readonly fryRank: (work: Work) => number,
   ) {
     workload.obstacles.forEach((obstacle) => this.obstacles.add(obstacle));
@@ -73,7 +73,7 @@ export class TaskBuilder {
       this.obstacles.add(obstacle),
     );
     for (const use of equipment) if (use.fraction !== undefined) poolUses.push({ use, pool: use.resource as string });
-    const source = sourceOf(work, this.byHand.has(step), window);
+    const source = sourceOf(work, this.lengthFrom.get(step), window);
     const about = infoOf(work, this.kitchen, this.steps.keyOf(work.item, step), source);
     this.info.set(work.id, about);
     return {

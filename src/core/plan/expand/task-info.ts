@@ -1,6 +1,7 @@
 import { carriersOf, sharesOf, type Work } from "../../batching/work";
 import type { Item } from "../../item/schema";
-import type { Step } from "../../item/step";
+import type { FigureSource, Step } from "../../item/step";
+import { followsRoom } from "../../item/rest-in-room";
 import { workMinutes } from "../../item/step-minutes";
 import { chambersAt, isChamber } from "../../kitchen/equipment";
 import type { Kitchen } from "../../kitchen/schema";
@@ -39,15 +40,28 @@ export class StepTable {
   }
 }
 
-/** Where the length of a work comes from. `byHand`: the step is the recipe's alternative without a machine. */
-export function sourceOf({ step, item }: Work, byHand: boolean, window: RestWindow | undefined): DurationSource {
+/** Where a figure that was made by rule comes from, as a cook is told. */
+const TOLD: Readonly<Record<FigureSource, DurationSource>> = {
+  recipe: "recipe",
+  model: "model",
+  cook: "cook",
+  ...{ family: "usual", method: "usual", shape: "usual", filling: "usual", table: "usual" },
+};
+
+/** Where the length of a work comes from. `otherwise`: that is not the step's own word. */
+export function sourceOf(
+  { step, item }: Work,
+  otherwise: DurationSource | undefined,
+  window: RestWindow | undefined,
+): DurationSource {
+  if (otherwise) return otherwise;
   const planned = step.rest ? step.rest.target : workMinutes(step, item.base.pieces);
   if (step.tookMin !== undefined && Math.abs(planned - step.tookMin) < 1e-6) return "took-here";
-  if (byHand) return "by-hand";
   const { rest } = step;
   const moved =
-    rest?.yeasted && rest.where === "room" && (window?.ready !== Math.ceil(rest.min) || window.max !== Math.floor(rest.max));
-  return moved ? "room" : "recipe";
+    rest !== undefined && followsRoom(rest) && (window?.ready !== Math.ceil(rest.min) || window.max !== Math.floor(rest.max));
+  const from = step.sources?.minutes ?? step.sources?.hands;
+  return moved ? "room" : from ? TOLD[from] : "recipe";
 }
 
 /** What a work is, in codes. */

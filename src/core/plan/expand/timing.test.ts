@@ -1,7 +1,9 @@
 import { demoItem, demoKitchen } from "@tests/demo";
 import type { Step } from "../../item/step";
 import { leastForTends, restWindow, stepHere, tendsOf } from "./timing";
-import { yeastFactor } from "../../process/ferment";
+import { trayCoolingMin } from "../../process/cool";
+import { yeastFactor } from "../../process/in-room";
+import { relaxation } from "../../process/rest";
 
 const step = (item: string, id: string): Step => demoItem(item).steps.find((s) => s.id === id)!;
 const at = (c: number) => ({ ...demoKitchen("boathouse"), roomC: [{ from: "06:00", to: "23:00", c }] });
@@ -23,6 +25,35 @@ test("a bulk rest of 55 to 120 min at its own temperature is longer in a cool ro
 test("a rest in the fridge does not follow the room", () => {
   const chill = step("slipway-pie", "a-chill-formed");
   expect(restWindow(chill, at(30), [600, 900]).min).toBe(15);
+});
+
+test("a stretched sheet relaxes in 43 min at 32 °C and in 86 at 15 °C; a few degrees more shorten nothing", () => {
+  const ready = relaxation({ kind: "stretched", tempC: 22, hydrationPct: 60, factor: 1 }).readyMin;
+  const sheet: Step = {
+    ...step("slipway-pie", "a-chill-formed"),
+    equipment: [],
+    tend: [],
+    rest: { min: ready, target: 97, max: 240, atC: 22, where: "room", follows: { by: "relaxation" } },
+  };
+  expect([32, 15].map((c) => restWindow(sheet, at(c), [600, 900]).min)).toEqual([44, 87]);
+  expect(restWindow(sheet, at(24), [600, 900]).min).toBe(Math.ceil(ready));
+  expect(restWindow(sheet, at(32), [600, 900]).max).toBe(240);
+});
+
+test("a spread filling cools sooner in a cold room, and later where it is deeper", () => {
+  const cooling = (depthMm: number): Step => ({
+    ...step("slipway-pie", "a-chill-formed"),
+    equipment: [],
+    tend: [],
+    rest: {
+      ...{ min: trayCoolingMin(95, 25, 21, depthMm).roomMin, target: 60, max: 300, atC: 21, where: "room" },
+      follows: { by: "cooling", fromC: 95, toC: 25, depthMm },
+    },
+  });
+  const min = (depthMm: number, c: number) => restWindow(cooling(depthMm), at(c), [600, 900]).min;
+  expect(min(10, 21)).toBe(48);
+  expect(min(10, 10)).toBeLessThan(min(10, 21));
+  expect(min(25, 21)).toBeGreaterThan(min(10, 21));
 });
 
 test("where the room changes within reach, the window is right on both sides of the change", () => {

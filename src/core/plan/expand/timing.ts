@@ -1,4 +1,4 @@
-import { yeastFactor } from "../../process/ferment";
+import { followsRoom, restInRoom } from "../../item/rest-in-room";
 import { MINUTES_A_DAY, wallMinute, type ClockChange } from "../../shared/clock";
 import { chamberOf, usesEquipment } from "../../kitchen/capacity";
 import { roomAt } from "../../kitchen/room";
@@ -107,12 +107,11 @@ export function restWindow(
   const rest = step.rest!;
   // What is inside a chamber is in it for a minute at the least.
   const least = Math.max(leastForTends(step), chamberOf(step) ? 1 : 0);
-  const shape = (factor: number) => ({
-    min: Math.max(up(rest.min * factor), least),
-    max: down(rest.max * factor),
-    ready: up(rest.min * factor),
-  });
-  if (!rest.yeasted || rest.where !== "room") return widen(shape(1));
+  const at = (roomC: number) => {
+    const { readyMin, tooFarMin } = restInRoom(rest, roomC);
+    return { min: Math.max(up(readyMin), least), max: down(tooFarMin), ready: up(readyMin) };
+  };
+  if (!followsRoom(rest)) return widen(at(rest.atC));
   const [from, to] = [Math.max(0, span[0]), Math.max(span[0] + 1, span[1])];
   const temperatures = new Set<number>();
   let changedAt = from;
@@ -121,9 +120,9 @@ export function restWindow(
     if (minute > from && room !== roomThen(minute - 1)) changedAt = minute;
     temperatures.add(room);
   }
-  const windows = [...temperatures].map((room) => shape(yeastFactor(rest.atC, room)));
+  const windows = [...temperatures].map(at);
   if (windows.length === 1) return widen(windows[0]);
-  const late = shape(yeastFactor(rest.atC, roomThen(to - 1)));
+  const late = at(roomThen(to - 1));
   const common = {
     min: Math.max(...windows.map((w) => w.min)),
     max: Math.min(...windows.map((w) => w.max)),

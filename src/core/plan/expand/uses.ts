@@ -1,6 +1,6 @@
 import type { Obstacle } from "../../batching/obstacle";
 import { chambersAt, isChamber, poolSize } from "../../kitchen/equipment";
-import { sizesOf, type ChamberKind } from "../../kitchen/sizes";
+import { sizesOf } from "../../kitchen/sizes";
 import { isCarrier, type Capacities } from "../../kitchen/capacity";
 import { sizeOf } from "../../shared/range";
 import type { Cook, Kitchen } from "../../kitchen/schema";
@@ -38,7 +38,7 @@ export function equipmentUses(
       const { ids, setting, mostC } = chambersAt(entry.id, entry.settingC ?? 100, kitchen, work.into);
       if (mostC === undefined) lacks({ code: "not-there", ...at, equipment: entry.id });
       else if (ids.length === 0) lacks({ code: "too-hot", ...at, equipment: entry.id, settingC: setting, mostC });
-      else uses.push(chamberUse(entry.id, ids, setting, work, kitchen, fryRank));
+      else uses.push(chamberUse(entry, ids, setting, work, kitchen, fryRank));
       if (entry.id === "steamer" && poolSize("steamer-tier", kitchen))
         uses.push({ resource: "steamer-tier", fraction: tiersOf(work, capacities, kitchen) });
       continue;
@@ -75,6 +75,14 @@ export function equipmentUses(
 const tiersIn = (ids: readonly string[] | undefined, kitchen: Kitchen): number =>
   sizesOf("steamer", kitchen).find((size) => !ids || size.ids.some((id) => ids.includes(id)))?.is.tiers ?? 1;
 
+/** Shelves of the smallest of these ovens. */
+const shelvesIn = (ids: readonly string[], kitchen: Kitchen): number =>
+  Math.min(
+    ...sizesOf("oven", kitchen)
+      .filter((size) => size.ids.some((id) => ids.includes(id)))
+      .map(({ is }) => is.shelfPositions),
+  );
+
 function tiersOf(work: Work, capacities: Capacities, kitchen: Kitchen): number {
   const room = capacities.rooms.steamer.find(({ ids }) => ids.some((id) => work.into?.includes(id)));
   const tier = room?.tier ?? capacities.tier ?? sizeOf(work.range);
@@ -82,7 +90,7 @@ function tiersOf(work: Work, capacities: Capacities, kitchen: Kitchen): number {
 }
 
 function chamberUse(
-  id: ChamberKind,
+  { id, most }: Work["step"]["equipment"][number],
   ids: readonly string[],
   setting: number,
   work: Work,
@@ -90,7 +98,8 @@ function chamberUse(
   fryRank: (work: Work) => number,
 ): EquipmentUse {
   const resource = ids.length === 1 ? ids[0] : [...ids];
-  if (id === "oven") return { resource, amount: work.carriers, setting };
+  // Trays that are to be in by themselves have all the shelves.
+  if (id === "oven") return { resource, amount: most === undefined ? work.carriers : shelvesIn(ids, kitchen), setting };
   // The lid stays shut: a steamer filling has the whole stack to itself, whatever tiers it needs.
   if (id === "steamer") return { resource, amount: tiersIn(ids, kitchen), setting };
   return { resource, amount: 1, setting, rank: fryRank(work) };

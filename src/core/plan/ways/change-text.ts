@@ -44,6 +44,8 @@ export function changeText(kind: ChangeKind, words: ChangeWords = AS_WRITTEN): s
       return `${kind.cook} begins at ${clock(kind.from)}`;
     case "together":
       return `the ${kind.part} of ${kind.items.join(" and ")} made ${kind.apart ? "apart" : "once for all"}`;
+    case "one-setting":
+      return `${kind.items.join(" and ")} baked together at ${heat(kind.settingC)}`;
     case "ahead":
       return `${PART[kind.part]} of ${kind.item} done the day before`;
     case "without":

@@ -11,6 +11,8 @@ export type ChangeKind =
   | { readonly code: "helper"; readonly from: string; readonly to: string }
   | { readonly code: "earlier"; readonly cook: string; readonly from: string }
   | { readonly code: "together"; readonly part: "dough" | "filling"; readonly items: readonly string[]; readonly apart: boolean }
+  /** Baked at one setting, °C. */
+  | { readonly code: "one-setting"; readonly items: readonly string[]; readonly settingC: number }
   | { readonly code: "ahead"; readonly item: string; readonly part: "dough" | "filling" | "piece" }
   | { readonly code: "without"; readonly item: string }
   | { readonly code: "fewer"; readonly item: string; readonly pieces: number; readonly from: number }

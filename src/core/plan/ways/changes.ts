@@ -3,7 +3,7 @@ import { quantitiesOf } from "../quantities";
 import type { PlanRequest } from "../request";
 import { both, type Change, type ChangeKind } from "./change";
 import { before, hands, otherDays, otherTimes } from "./hours";
-import { otherFillings, otherwise, together, warm } from "./making";
+import { oneSetting, otherFillings, otherwise, together, warm } from "./making";
 import { fromStock, smaller } from "./pieces";
 import { biggerPan, elsewhere, equipment } from "./things";
 
@@ -24,6 +24,7 @@ export function changesFor(request: PlanRequest, kitchens: readonly Kitchen[] = 
     ...fromStock(request, quantities),
     ...otherDays(request),
     ...together(request, quantities),
+    ...oneSetting(request, quantities),
     ...equipment(request, quantities),
     ...biggerPan(request),
     ...elsewhere(request, kitchens),

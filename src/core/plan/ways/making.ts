@@ -1,4 +1,5 @@
 import { alikeGroups } from "../../batching/joint";
+import { sharedBakes } from "../../batching/shared-bakes";
 import { canKeepWarm, KEEP_WARM } from "../../item/keep-warm";
 import { optionsOf, resolveItem } from "../../item/resolve";
 import type { Item } from "../../item/schema";
@@ -116,5 +117,16 @@ export function together({ gathering }: PlanRequest, { expansion }: Quantities):
       ...g,
       mixTogether: !g.mixTogether,
     })),
+  ];
+}
+
+/** Bakes whose settings lie close, at one. */
+export function oneSetting({ gathering }: PlanRequest, { demands }: Quantities): Change[] {
+  if (gathering.bakeTogether) return [];
+  const [first] = sharedBakes(demands);
+  if (!first) return [];
+  const items = [...new Set(first.bakes.map(({ item }) => item.name))];
+  return [
+    oneChange("one-setting", { code: "one-setting", items, settingC: first.settingC }, (g) => ({ ...g, bakeTogether: true })),
   ];
 }

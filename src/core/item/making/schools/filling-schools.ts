@@ -11,6 +11,27 @@ const isStewed = ({ filling }: Making): boolean => filling.id === "meat-in-sauce
 /** How a filling is made. */
 export const FILLING_SCHOOLS: readonly School[] = [
   {
+    id: "cooling",
+    question: "How does the filling cool?",
+    fits: ({ filling, hotFilling }) => filling.cookMin !== undefined && hotFilling === undefined,
+    usual: () => "flat",
+    options: [
+      { id: "flat", name: "10 mm deep on trays", note: "quickest; takes the most room", of: asIs },
+      {
+        id: "dish",
+        name: "25 mm deep in a dish",
+        note: "one dish; stir it once",
+        of: (making) => ({ ...making, coolDepthMm: 25 }),
+      },
+      {
+        id: "deep",
+        name: "40 mm deep",
+        note: "so slow that the usual guidance is not kept",
+        of: (making) => ({ ...making, coolDepthMm: 40 }),
+      },
+    ],
+  },
+  {
     id: "hot-filling",
     question: "Is the filling cold before the lid goes on?",
     fits: ({ method, filling, isRaw }) => method.id === "dish" && filling.cookMin !== undefined && !isRaw,

@@ -1,3 +1,4 @@
+import { bakeTime, SAME_LOAD } from "../../../process/oven";
 import { isBaked, type Making } from "../making";
 import { heatFigures } from "../steps/heat-steps";
 import { asIs, type School } from "./school";
@@ -29,6 +30,13 @@ function hotFirst(making: Making): Making {
   const later = heated(making, minutes - first, settingC - HOT_START.coolerC);
   const celsius = Math.min(HOT_START.mostC, settingC + HOT_START.hotterC);
   return { ...later, says: { ...later.says, heatFirst: { text: "", length: { least: first, most: first, text: "" }, celsius } } };
+}
+
+/** Two trays shield each other. */
+function twoTrays(making: Making): Making {
+  const { minutes: refMin, settingC: refC } = heatFigures(making);
+  const longer = bakeTime({ ...SAME_LOAD, refMin, refC, trays: 2 });
+  return { ...heated(making, longer.ok ? longer.value.minutes : refMin, refC), traysAtOnce: 2 };
 }
 
 const isBakedOnce = (making: Making): boolean =>
@@ -66,6 +74,22 @@ export const HEAT_SCHOOLS: readonly School[] = [
       { id: "usual", name: "as it stands", note: "the recipe's own setting, or what is usual", of: asIs },
       { id: "gentler", name: "15 °C lower", note: "even colour, a drier crust", of: at(GENTLER) },
       { id: "hotter", name: "15 °C higher", note: "sooner and darker; the middle must be hot as well", of: at(HOTTER) },
+    ],
+  },
+  {
+    id: "trays",
+    question: "How many trays at once?",
+    fits: ({ method, bought }) => method.id === "tray" && bought !== "pieces",
+    usual: () => "shelves",
+    options: [
+      { id: "shelves", name: "one a shelf", note: "as many as the oven has shelves", of: asIs },
+      {
+        id: "one",
+        name: "one at a time",
+        note: "every tray in the middle, the most even; the others wait",
+        of: (making) => ({ ...making, traysAtOnce: 1 }),
+      },
+      { id: "two", name: "two, changed at half", note: "they shield each other: longer, and each is turned", of: twoTrays },
     ],
   },
   {

@@ -38,7 +38,11 @@ export const times = (rest: DoughRest, factor: number): DoughRest => ({
   target: Math.round(rest.target * factor),
   max: Math.round(rest.max * factor),
 });
-export const lasting = (rest: DoughRest | undefined, min: number, target: number, max: number): DoughRest | undefined =>
-  rest && { ...rest, min, target, max };
+/** As long as the cook says, whatever the room. */
+export const lasting = (rest: DoughRest | undefined, min: number, target: number, max: number): DoughRest | undefined => {
+  if (!rest) return undefined;
+  const { from: _model, follows: _room, ...others } = rest;
+  return { ...others, min, target, max };
+};
 export const later = (rest: DoughRest | undefined, minutes: number): DoughRest | undefined =>
   rest && { ...rest, min: rest.min + minutes, target: rest.target + minutes, max: rest.max + minutes };

@@ -146,8 +146,8 @@ const freezingFat = (form: "cubes" | "grated"): StepInput =>
 /** The first rest: as the recipe has it, and in the fridge where it says so or takes a night. */
 function firstRest(first: DoughRest, { says, dough }: Making) {
   const said = says.firstRest;
-  const { min, target, max, atC, where, yeasted } = first;
-  const own = { min, target, max, atC, where, ...(yeasted && { yeasted }) };
+  const { min, target, max, atC, where, yeasted, follows } = first;
+  const own = { min, target, max, atC, where, ...(yeasted && { yeasted }), ...(follows && !said?.length && { follows }) };
   const night = said?.length?.night || (said?.length !== undefined && said.length.least >= 240);
   if (night && yeasted) return { rest: { ...COLD_NIGHT, atC: 4, where: "fridge" }, from: "recipe" as const };
   const read = restAs(own, said?.length);
@@ -155,7 +155,7 @@ function firstRest(first: DoughRest, { says, dough }: Making) {
     const keeps = (FRIDGE_HOURS[dough.fridge] ?? 48) * 60;
     return { rest: { ...read.rest, max: Math.max(read.rest.max, Math.min(max, keeps)) }, from: read.from };
   }
-  return read;
+  return { ...read, from: read.from === "family" ? (first.from ?? read.from) : read.from };
 }
 
 function mixing(making: Making): StepInput {

@@ -1,4 +1,6 @@
 import { ingredientOf } from "../../../ingredients/lookup";
+import { firstStage, SPREAD_MM, trayCoolingMin } from "../../../process/cool";
+import { lengthText } from "../../../shared/clock";
 import { sum } from "../../../shared/rounding";
 import { listed } from "../../../shared/words";
 import { FRIDGE_HOURS, OUT_OF_COLD_MIN } from "../../../tables/keeping";
@@ -8,9 +10,30 @@ import { countedOut } from "../../whole-spices";
 import { fillAtMostC, type Making } from "../making";
 import { baseSteps } from "./base-steps";
 import { blanching, meatG, pounding, salting, soaking, TEMPER, tenderising } from "./filling-before";
-import { byHand, COOL, middleOf, namesIn, restAs, SHELF, text, waiting, type StepInput } from "./step-input";
+import { byHand, middleOf, namesIn, restAs, SHELF, text, waiting, type StepInput } from "./step-input";
 
-const CHILL = { min: 45, target: 60, max: 2880 } as const;
+/** Off the hob, and in the room in which its recipe stands, °C. */
+const HOT_C = 95;
+const ROOM_C = 21;
+/** In the fridge until it is cold: at the least, and at the most, min. */
+const CHILL = { leastMin: 15, maxMin: 2880 } as const;
+/** As it is planned: so much longer than it takes by the model, for a spoonful that is deeper than the rest. */
+const ROOMY = 1.3;
+/** It may stand out so long, min. */
+const OUT_MIN = 120;
+
+/** How a cooked filling cools, min: in the room as far as that goes, and in the fridge. */
+function coolingOf(making: Making) {
+  const depthMm = making.coolDepthMm ?? SPREAD_MM;
+  const cools = trayCoolingMin(HOT_C, Math.max(FRIDGE_LEAST_C, fillAtMostC(making)), ROOM_C, depthMm);
+  return { ...cools, depthMm, inRoomMin: setsCold(making) ? cools.roomMin : cools.roomMin + cools.fridgeMin };
+}
+/** The fridge's own temperature is never quite reached, °C. */
+const FRIDGE_LEAST_C = 5;
+
+/** Whether a step of its own makes it as cold as its dough wants it. */
+const setsCold = (making: Making): boolean =>
+  !making.hotFilling && (making.filling.set !== undefined || (making.filling.cookMin !== undefined && fillAtMostC(making) <= 20));
 /** Long on the hob: looked at so often, min. */
 const GLANCE_MIN = 45;
 
@@ -197,25 +220,46 @@ function cooking(making: Making): StepInput[] {
     ...(meat && { coreC: REHEAT_CORE_C }),
     sources: { minutes: said ? "recipe" : "filling", ...(meat && { core: "table" as const }) },
   };
-  return [
-    cook,
-    waiting(
-      {
-        id: "cool-filling",
-        kind: "cool-filling",
-        part: "filling",
-        do: "Spread it 10 mm deep on a cold dish; it cools quickly only so.",
-        equipment: [{ id: "dish" }],
-        ...(meat && {
-          caution: "At 21 °C within 2 h, at 5 °C within 6 h: usual guidance, local rules first. A deep pot does neither.",
-        }),
-        ahead: { hours: meat ? 1 : (FRIDGE_HOURS[filling.fridge] ?? 24), where: meat ? "room" : "fridge" },
-        cue: { early: "Steam rises.", see: "No warmer than the hand." },
-        sources: { minutes: "filling" },
-      },
-      { ...COOL, atC: 21, where: "room" },
-    ),
-  ];
+  return [cook, coolingStep(making, meat)];
+}
+
+/** A cooked filling spread to cool in the room. */
+function coolingStep(making: Making, meat: boolean): StepInput {
+  const { filling } = making;
+  const { depthMm, inRoomMin } = coolingOf(making);
+  const first = firstStage(ROOM_C, depthMm);
+  const readyMin = Math.round(inRoomMin);
+  const target = Math.round(readyMin * ROOMY);
+  return waiting(
+    {
+      id: "cool-filling",
+      kind: "cool-filling",
+      part: "filling",
+      do: text(
+        `Spread it ${depthMm} mm deep on a cold dish; it cools quickly only so.`,
+        !setsCold(making) && fillAtMostC(making) < ROOM_C + 4 && "The last few minutes in the fridge.",
+      ),
+      equipment: [{ id: "dish" }],
+      ...((meat || !first.isWithin) && {
+        caution: text(
+          !first.isWithin &&
+            `So deep it takes about ${lengthText(Math.round(first.minutes))} from 57 to 21 °C: flatter, or in several dishes.`,
+          "At 21 °C within 2 h, at 5 °C within 6 h: usual guidance, local rules first. A deep pot does neither.",
+        ),
+      }),
+      ahead: { hours: meat ? 1 : (FRIDGE_HOURS[filling.fridge] ?? 24), where: meat ? "room" : "fridge" },
+      cue: { early: "Steam rises.", see: "No warmer than the hand." },
+      sources: { minutes: "model" },
+    },
+    {
+      min: readyMin,
+      target,
+      max: Math.max(OUT_MIN, target),
+      atC: ROOM_C,
+      where: "room",
+      follows: { by: "cooling", fromC: HOT_C, toC: Math.max(FRIDGE_LEAST_C, fillAtMostC(making)), depthMm },
+    },
+  );
 }
 
 /** The last wait of a filling: it sets, or it gets as cold as its dough wants it. */
@@ -224,10 +268,12 @@ function setting(making: Making, keepsHours: number): StepInput | undefined {
   const atMost = fillAtMostC(making);
   if (making.hotFilling) return undefined;
   const own = filling.set;
-  const needsCold = own === undefined && filling.cookMin !== undefined && atMost <= 20;
-  if (!own && !needsCold) return undefined;
+  if (!setsCold(making)) return undefined;
   const cold = own ? own.where === "fridge" : true;
-  const base = own ? { min: own.min, target: own.target, max: own.max } : { ...CHILL };
+  const coldMin = Math.max(CHILL.leastMin, Math.round(coolingOf(making).fridgeMin));
+  const base = own
+    ? { min: own.min, target: own.target, max: own.max }
+    : { min: coldMin, target: Math.round(coldMin * ROOMY), max: CHILL.maxMin };
   const { rest, from } = restAs({ ...base, atC: cold ? 4 : 21, where: cold ? "fridge" : "room" }, says.fillingSet?.length);
   const max = cold ? Math.max(rest.max, Math.min(keepsHours * 60, 2880)) : rest.max;
   return waiting(
@@ -239,7 +285,7 @@ function setting(making: Making, keepsHours: number): StepInput | undefined {
       equipment: cold ? [{ id: "fridge-shelf", amount: SHELF }] : [{ id: "bowl" }],
       ...(cold && { ahead: { hours: keepsHours, where: "fridge" } }),
       cue: { early: "Soft, it runs.", see: cold ? `Firm, ${Math.round(atMost)} °C and less.` : filling.cue.right },
-      sources: { minutes: from === "recipe" ? "recipe" : own ? "filling" : "family" },
+      sources: { minutes: from === "recipe" ? "recipe" : own ? "filling" : "model" },
     },
     { ...rest, max },
   );

@@ -1,15 +1,30 @@
+import { freezePlank, frozenCookTime } from "../../../process/freeze";
 import { OPERATIONS } from "../hands";
 import { freezesRaw, isBaked, type Making } from "../making";
+import { footprintMm, thicknessOf } from "../piece-geometry";
 import { byHand, text, waiting, type StepInput } from "./step-input";
 import { heatFigures, heatStep, type HeatFigures } from "./heat-steps";
 
-/** Spaced on a tray until they are hard, min. */
-const FREEZE = { min: 90, target: 120, max: 1440 } as const;
+/** Spaced on a tray until they are hard: a home freezer takes up to a third longer, and they may stay, min. */
+const ROOMY = 1.3;
+const FREEZE_MAX_MIN = 1440;
+/** As they go in, raw and cooked, °C. */
+const GOES_IN_C = { raw: 8, cooked: 25 } as const;
+const IN_FREEZER = {
+  mode: "freeze",
+  shape: "slab",
+  endC: -12,
+  ambientC: -18,
+  waterFrac: 0.5,
+  freezeC: -3,
+  h: 10,
+  rho: 1050,
+} as const;
 /** Cooked pieces are no warmer than 25 °C when they go in: so long after the heat, min. */
 const COOL_FIRST_MIN = 30;
-/** From frozen a raw piece takes so much longer. */
-const RAW_FROZEN = 1.3;
-const RAW_FROZEN_PAN = 1.25;
+/** From frozen a raw piece in steam, or in a lidded pan, takes so much longer. */
+const STEAM_FROZEN = 1.3;
+const PAN_FROZEN = 1.35;
 /** Reheating is once, and to this core, °C. */
 const REHEAT_C = 74;
 
@@ -48,6 +63,13 @@ export function frozenSteps(making: Making, finished: string): StepInput[] {
   if (!freezes || making.bought === "pieces" || method.id === "blind" || making.shape.id === "filled-after") return [];
   const raw = freezesRaw(making);
   const from = raw ? "seal" : finished;
+  const frozen = freezePlank({
+    ...IN_FREEZER,
+    sizeMm: thicknessIn(making),
+    startC: raw ? GOES_IN_C.raw : GOES_IN_C.cooked,
+  });
+  // Within the ranges of a kitchen it always has an answer.
+  const hardMin = Math.max(30, Math.round((frozen.ok && frozen.value.bagMin) || 90));
   const freeze = waiting(
     {
       id: "freeze",
@@ -58,9 +80,9 @@ export function frozenSteps(making: Making, finished: string): StepInput[] {
       do: "Spaced on a tray until they are hard; none touches another.",
       equipment: [{ id: "freezer-tray", amount: 1 }, { id: "tray" }],
       after: [{ step: from, ...(raw ? { maxGapMin: 60 } : { minGapMin: COOL_FIRST_MIN }) }],
-      sources: { minutes: "table" },
+      sources: { minutes: "model" },
     },
-    { ...FREEZE, atC: -18, where: "freezer" },
+    { min: hardMin, target: Math.round(hardMin * ROOMY), max: FREEZE_MAX_MIN, atC: IN_FREEZER.ambientC, where: "freezer" },
   );
   const bag = byHand(
     {
@@ -79,16 +101,31 @@ export function frozenSteps(making: Making, finished: string): StepInput[] {
   return [freeze, bag, fromFrozen(making, raw)];
 }
 
+const thicknessIn = ({ shape, dough, piece, pieces }: Making): number => {
+  const grams = piece.doughG + piece.fillingG;
+  return thicknessOf(footprintMm(shape, dough, piece.doughG, grams, pieces), grams);
+};
+
+/** A raw piece straight from the freezer: minutes, and by how much another setting, °C. */
+function rawFromFrozen(making: Making, freshMin: number): { readonly minutes: number; readonly deltaC: number } {
+  const { method } = making;
+  if (method.id === "steam") return { minutes: freshMin * STEAM_FROZEN, deltaC: 0 };
+  if (method.id === "pan" || method.id === "dry") return { minutes: freshMin * PAN_FROZEN, deltaC: 0 };
+  const how = method.id === "fry" ? "fry" : "bake";
+  const cooked = frozenCookTime({ freshMin, method: how, thicknessMm: thicknessIn(making), rawYeastDough: false });
+  return cooked.ok ? { minutes: cooked.value.minutes, deltaC: cooked.value.settingDeltaC } : { minutes: freshMin, deltaC: 0 };
+}
+
 function fromFrozen(making: Making, raw: boolean): StepInput {
   const { method } = making;
   const extra: Partial<StepInput> = { path: ["from-freezer"], kind: "reheat", after: [{ step: "bag" }] };
   if (raw) {
     const fresh = heatFigures(making);
-    const factor = method.id === "pan" || method.id === "steam" ? RAW_FROZEN_PAN : RAW_FROZEN;
+    const { minutes, deltaC } = rawFromFrozen(making, fresh.minutes);
     const figures: HeatFigures = {
       ...fresh,
-      minutes: Math.round(fresh.minutes * factor * 2) / 2,
-      settingC: method.id === "fry" ? fresh.settingC - 10 : fresh.settingC,
+      minutes: Math.round(minutes * 2) / 2,
+      settingC: fresh.settingC + deltaC,
       minutesFrom: "method",
     };
     const step = heatStep(making, "reheat", figures, extra);

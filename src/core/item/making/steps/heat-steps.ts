@@ -1,7 +1,10 @@
+import { bakeTime } from "../../../process/oven";
+import { steamTime, steamWater } from "../../../process/steam";
 import { CORE_C } from "../fillings";
 import { OPERATIONS } from "../hands";
-import { isBaked, type Making } from "../making";
-import { BLIND, DISH, holdMin, LIDDED_TIN, PAN_AROUND, referenceHeat, STEAM_SETTLE } from "../methods";
+import { formedRule, isBaked, type Making } from "../making";
+import { BLIND, DISH, holdMin, LIDDED_TIN, PAN_AROUND, referenceHeat, STEAM_SETTLE, type ReferenceHeat } from "../methods";
+import { capacityOf, footprintMm } from "../piece-geometry";
 import { byHand, middleOf, text, waiting, type StepInput } from "./step-input";
 
 /** How hot and how long, and what says so. */
@@ -22,29 +25,64 @@ const FIRST_HEAT = "heat-first";
 const LEAST_MIN = 1;
 const MOST_MIN = 240;
 
+/** Lighter and heavier pieces than these parts of the reference are taken for them. */
+const WEIGHTS = { least: 0.4, most: 2.5 } as const;
+/** Pieces go in as warm as the place they come from, °C. */
+const FRIDGE_C = 4;
+const ROOM_C = 20;
+/** Farther from the setting that a time is known for, °C, nothing is worked out. */
+const FARTHEST_C = 30;
+
+/** Minutes of a heat for a piece of this weight at this setting, in a load as its tray or tier holds it. */
+function plainMinutes(making: Making, reference: ReferenceHeat, settingC: number): number {
+  const { method, dough, piece, shape, pieces } = making;
+  const grams = piece.doughG + piece.fillingG;
+  const { min: refMin, pieceG: refPieceG, settingC: refC, trayG: refTrayG } = reference;
+  if (refPieceG <= 0 || grams <= 0) return refMin;
+  const pieceG = Math.min(WEIGHTS.most * refPieceG, Math.max(WEIGHTS.least * refPieceG, grams));
+  if (method.id === "steam")
+    return steamTime({ refMin, refPieceG, pieceG, tiers: 1, frozen: false, lidLifts: 0, factor: 1 }).minutes;
+  if (!isBaked(method.id)) return refMin * Math.sqrt(pieceG / refPieceG);
+  const foot = footprintMm(shape, dough, piece.doughG, grams, pieces);
+  const onTray = Math.min(pieces, capacityOf(shape, dough, foot, grams).perTray);
+  const baked = bakeTime({
+    refMin,
+    refC,
+    ovenC: Math.min(refC + FARTHEST_C, Math.max(refC - FARTHEST_C, settingC)),
+    refPieceG,
+    pieceG,
+    refTrayG: refTrayG ?? 1,
+    ...(refTrayG !== undefined && { trayG: onTray * grams }),
+    trays: 1,
+    mode: "fan",
+    startC: (dough.final ?? formedRule(making))?.where === "fridge" ? FRIDGE_C : ROOM_C,
+    coldOvenPreheatMin: 0,
+    factor: 1,
+  });
+  return baked.ok ? baked.value.minutes : refMin;
+}
+
 /** Minutes and setting: the recipe's own, else the method's for a piece of this weight. */
 export function heatFigures(making: Making): HeatFigures {
-  const { method, dough, piece, says, isRaw, shape } = making;
+  const { method, dough, says, isRaw, shape } = making;
   const reference = referenceHeat(method.id, dough.id);
-  const grams = piece.doughG + piece.fillingG;
-  const weight = reference.pieceG > 0 && grams > 0 ? Math.sqrt(Math.min(2.5, Math.max(0.4, grams / reference.pieceG))) : 1;
   const dish = shape.id === "double-dish" ? DISH.double : shape.id === "lattice-dish" ? DISH.lattice : DISH.lid;
+  const settingC =
+    method.id === "steam"
+      ? 100
+      : (says.heat?.celsius ?? says.blind?.celsius ?? (method.id === "dish" ? dish.settingC : reference.settingC));
   const plain =
     method.id === "dish"
       ? dish.min
       : shape.id === "tartlet-lidded" || shape.id === "tartlet-lattice"
         ? LIDDED_TIN.min
-        : reference.min * weight;
+        : plainMinutes(making, reference, settingC);
   const looks = making.looks ?? 0;
   const usual =
     looks + plain * (isRaw && method.id !== "dish" ? method.rawFactor : 1) + (method.id === "pan" ? around(making) : 0);
   const said = says.heat?.length;
   const minutes =
     said && !said.night ? middleOf(said) + looks + (method.id === "pan" && middleOf(said) < 8 ? around(making) : 0) : usual;
-  const settingC =
-    method.id === "steam"
-      ? 100
-      : (says.heat?.celsius ?? says.blind?.celsius ?? (method.id === "dish" ? dish.settingC : reference.settingC));
   return {
     minutes: Math.round(Math.min(MOST_MIN, Math.max(LEAST_MIN, minutes)) * 2) / 2,
     settingC,
@@ -61,19 +99,44 @@ const around = ({ coldStart }: Making): number =>
 const CORE_TEXT =
   "Measure the core of the two largest pieces of each load, one of each tray, from the side into the filling; short of it: 2 min more and again. Time alone never says that it is safe.";
 
+/** A usual steamer: its pot, the ring under it, and what of the ring's heat gets into the water. */
+const STEAMER = { potDiameterMm: 280, powerW: 1200, efficiency: 0.6, minDepthMm: 15, maxDepthMm: 60, tapC: 15 } as const;
+/** What boils off under a pan's lid, g a minute, and what is left to dry off, ml. */
+const UNDER_LID = { gPerMin: 12, leftMl: 45 } as const;
+const tens = (ml: number): number => Math.round(ml / 10) * 10;
+
+/** Water for so many minutes of steam. */
+function steamerWater(minutes: number): string {
+  const water = steamWater({ minutes, ...STEAMER });
+  if (!water.ok) return "the water dosed for the minutes";
+  const { startMl, topUps } = water.value;
+  return `about ${tens(startMl)} ml of water in a pot 28 cm across${topUps > 0 ? ", topped up with boiling water" : ""}`;
+}
+
+/** Water of a lidded pan, ml: what boils off under the lid and a little to dry off. */
+const panWaterMl = (making: Making, minutes: number): number =>
+  tens(UNDER_LID.gPerMin * Math.max(3, minutes - around(making)) + UNDER_LID.leftMl);
+
 /** How it is steamed. */
-function steamText({ flame, looks }: Making): string {
+function steamText({ flame, looks }: Making, minutes: number): string {
   const how =
     flame === "gentle"
       ? "Over gently boiling water, the lid a finger open"
       : flame === "full"
         ? "Over hard boiling water"
         : "Steam over full steam";
-  return `${how}, the water dosed for the minutes; ${looks ? "one look in the middle, shut again at once" : "the lid stays shut"}.`;
+  return `${how}, ${steamerWater(minutes)}; ${looks ? "one look in the middle, shut again at once" : "the lid stays shut"}.`;
 }
 
-const LACE_TEXT =
-  "Oil and pieces, touching, into the cold pan; the starch stirred into the measured water and poured round them; lid on, boil, steam; lid off until the crust is gold and comes loose. Oil poured off, a plate wider than the pan on it, turned over.";
+/** How it is done in a lidded pan of 30 cm. */
+function panText(making: Making, minutes: number): string {
+  const water = `${panWaterMl(making, minutes)} ml of water`;
+  if (making.lace)
+    return `Oil and pieces, touching, into the cold pan; the starch stirred into ${water} and poured round them; lid on, boil, steam; lid off until the crust is gold and comes loose. Oil poured off, a plate wider than the pan on it, turned over.`;
+  return making.coldStart
+    ? `Oil, pieces and ${water} in the cold pan, the lid on; boil, steam, then lid off until it crackles.`
+    : `Oil, pieces flat side down until the base is gold; heat off, ${water}, measured, the lid as a shield; steam; lid off until it crackles.`;
+}
 
 /** What a step of heat says and takes, for fresh pieces or from the freezer. */
 export function heatStep(making: Making, id: string, figures: HeatFigures, extra: Partial<StepInput>): StepInput {
@@ -128,7 +191,7 @@ export function heatStep(making: Making, id: string, figures: HeatFigures, extra
       return glance(
         [{ fromMin: 0, minutes: 2 }, ...look, end],
         [{ id: "steamer", settingC: 100 }, { id: "hob" }],
-        steamText(making),
+        steamText(making, minutes),
       );
     case "pan":
       return glance(
@@ -141,11 +204,7 @@ export function heatStep(making: Making, id: string, figures: HeatFigures, extra
             ]
           : [{ fromMin: 0, minutes: 2 }, end],
         [{ id: "lidded-pan", settingC: 200 }, { id: "hob" }],
-        making.lace
-          ? LACE_TEXT
-          : making.coldStart
-            ? "Oil, pieces and water in the cold pan, the lid on; boil, steam, then lid off until it crackles."
-            : "Oil, pieces flat side down until the base is gold; heat off, the measured water, the lid as a shield; steam; lid off until it crackles.",
+        panText(making, minutes),
       );
     case "dry":
       return byHand(
@@ -159,14 +218,24 @@ export function heatStep(making: Making, id: string, figures: HeatFigures, extra
         },
         { fixedMin: minutes, secPerPiece: 0 },
       );
-    default:
+    default: {
+      const { traysAtOnce } = making;
+      const swapAt = traysAtOnce === 2 ? 0.5 : 0.6;
+      const swaps = minutes > 12 && traysAtOnce !== 1;
+      const how = swaps ? `, the trays changed about after ${swapAt === 0.5 ? "half" : "six tenths of"} the time` : "";
       return glance(
-        [{ fromMin: 0, minutes: 1 }, ...(minutes > 12 ? [{ fromMin: Math.floor(minutes * 0.6), minutes: 1 }] : []), end],
-        [{ id: "oven", settingC }, { id: "tray" }],
-        `Bake at ${settingC} °C with a fan, ${settingC + 20} °C without${minutes > 12 ? ", the trays changed about after six tenths of the time" : ""}; look at the base as well.`,
+        [{ fromMin: 0, minutes: 1 }, ...(swaps ? [{ fromMin: Math.floor(minutes * swapAt), minutes: 1 }] : []), end],
+        ovenFor(making, settingC),
+        `${traysAtOnce === 1 ? "One tray at a time: bake" : "Bake"} at ${settingC} °C with a fan, ${settingC + 20} °C without${how}; look at the base as well.`,
       );
+    }
   }
 }
+
+const ovenFor = ({ traysAtOnce }: Making, settingC: number) => [
+  { id: "oven", settingC, ...(traysAtOnce !== undefined && { most: traysAtOnce }) },
+  { id: "tray" },
+];
 
 /** Between two settings of one bake pieces wait no longer than an oven takes for it, min. */
 const BETWEEN_SETTINGS_MIN = 15;
@@ -188,7 +257,7 @@ export function firstHeat(making: Making, heat: StepInput): StepInput[] {
       hands: 0,
       time: { fixedMin: minutes, secPerPiece: 0 },
       tend: [{ fromMin: 0, minutes: 1 }],
-      equipment: [{ id: "oven", settingC }, { id: "tray" }],
+      equipment: ovenFor(making, settingC),
       do: text(
         `Bake at ${settingC} °C with a fan, ${settingC + 20} °C without; then the other setting, the pieces stay in.`,
         heatFirst.text,

@@ -1,7 +1,8 @@
 import { capitalised } from "../../../shared/words";
 import { FRIDGE_HOURS } from "../../../tables/keeping";
+import type { DoughRest } from "../doughs";
 import { OPERATIONS } from "../hands";
-import { fillAtMostC, isBaked, type Making } from "../making";
+import { fillAtMostC, formedRule, isBaked, type Making } from "../making";
 import { byHand, namesIn, restAs, text, waiting, type StepInput } from "./step-input";
 
 /** Wet fillings wait so long in an open piece at the most, min. */
@@ -207,12 +208,12 @@ const secondCoat = (making: Making): StepInput[] => [
 
 /** The second rise, the chill, or the drying of formed pieces. */
 function formedRest(making: Making): StepInput | undefined {
-  const { dough, method, says, isRaw } = making;
-  const rule = dough.final ?? dough.formed?.[method.id] ?? dough.formed?.default;
+  const { dough, says, isRaw } = making;
+  const rule = dough.final ?? formedRule(making);
   const said = says.formedRest?.length;
   if (!rule && !said) return undefined;
   const night = said?.night || (said !== undefined && said.least >= 240);
-  const own = rule ?? {
+  const own: DoughRest = rule ?? {
     kind: "bench-rest" as const,
     min: 10,
     target: 15,
@@ -250,7 +251,7 @@ function formedRest(making: Making): StepInput | undefined {
       ],
       ...(cold && { ahead: { hours: keeps, where: "fridge" } }),
       cue: { early: own.early, see: own.right, late: own.late },
-      sources: { minutes: from },
+      sources: { minutes: from === "family" ? (own.from ?? from) : from },
     },
     night ? { min: 480, target: 600, max: keeps * 60, atC: 4, where: "fridge" } : rest,
   );

@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import type { Length } from "../../paper/times";
+import { plannedOf, type Length } from "../../paper/times";
 import type { StepSchema } from "../../step";
 import { listed } from "../../../shared/words";
 import type { Operation } from "../hands";
@@ -63,9 +63,6 @@ export function restAs(rest: Rest, said: Length | undefined): { rest: Rest; from
     from: "recipe",
   };
 }
-
-/** What is planned with, min: the middle of a range; of two values for one thing the longer. */
-const plannedOf = ({ least, most, twice }: Length): number => (twice ? most : (least + most) / 2);
 
 /** In the middle of what a recipe says, min. */
 export const middleOf = (length: Length): number => Math.round(plannedOf(length) * 10) / 10;
