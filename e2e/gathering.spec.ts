@@ -1,3 +1,4 @@
+import type { Locator } from "@playwright/test";
 import { expect, test, type Page } from "./test";
 
 /** A search is told when it has a plan and when it is content with it. */
@@ -12,6 +13,18 @@ async function settle(page: Page): Promise<void> {
     await expect(page.getByTestId("plan-state")).toHaveText("The plan fits", { timeout: 1000 });
   }).toPass({ timeout: 30_000 });
 }
+
+/** Blocks that something else lies over where a press would land, however short they are. */
+const covered = (timeline: Locator) =>
+  timeline.locator("[data-block]").evaluateAll((blocks) =>
+    blocks
+      .filter((block) => {
+        block.scrollIntoView({ block: "nearest", inline: "nearest" });
+        const { left, top, width, height } = block.getBoundingClientRect();
+        return !block.contains(document.elementFromPoint(left + width / 2, top + height / 2));
+      })
+      .map((block) => block.getAttribute("aria-label")),
+  );
 
 const pieces = (page: Page, item: string) => page.getByTestId(`line-${item}`).first().getByTestId("pieces");
 const weights = (page: Page, item: string) => page.getByTestId(`line-${item}`).first().getByTestId("weights");
@@ -40,6 +53,7 @@ test("from the demo to a new timetable for four more guests, and an honest no fo
   const timeline = page.getByRole("region", { name: "Timeline" });
   for (const lane of ["Maren", "Ilko", "Pella", "Aud", "Oven", "Steamer", "Fryer", "Mixer"])
     await expect(timeline.getByRole("group", { name: lane, exact: true })).toBeVisible();
+  expect(await covered(timeline)).toEqual([]);
   await timeline.getByRole("group", { name: "Oven", exact: true }).getByRole("button").first().click();
   const step = page.getByRole("complementary", { name: "Step" });
   await expect(step).toContainText("°C");

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR, monogram, toneOf, type Tone } from "../theme/tokens";
 import type { TimeScale } from "./scale";
+import { spansOf, type Span } from "./spans";
 import { RESTING, type Block, type Lane } from "./timeline.view-model";
 
 /** Slanting lines on a ground that nothing behind it shows through. */
@@ -55,6 +56,7 @@ export function LaneRow({
 }: Props) {
   const { degrees } = useDisplay();
   const height = laneHeight(lane);
+  const spans = spansOf(lane, scale);
   return (
     <>
       {heading && (
@@ -124,6 +126,7 @@ export function LaneRow({
               block={inDegrees(block, degrees)}
               lane={lane}
               height={height}
+              span={spans.get(block)!}
               scale={scale}
               tone={toneOf(toneIndex.get(block.item) ?? 0)}
               name={nameOf(block.item)}
@@ -196,6 +199,7 @@ interface BlockProps {
   readonly block: Block;
   readonly lane: Lane;
   readonly height: number;
+  readonly span: Span;
   readonly scale: TimeScale;
   readonly tone: Tone;
   readonly name: string;
@@ -204,9 +208,7 @@ interface BlockProps {
   readonly timeText: string;
 }
 
-function BlockButton({ block, lane, height, scale, tone, name, chosen, onSelect, timeText }: BlockProps) {
-  const left = scale.x(block.start);
-  const width = Math.max(3, scale.x(block.end) - left - 1);
+function BlockButton({ block, lane, height, span: { left, width }, scale, tone, name, chosen, onSelect, timeText }: BlockProps) {
   const unit = lane.units === undefined ? rowHeight(lane) : (height - 7) / lane.units;
   const top = lane.units === undefined ? 3 + block.row * unit : height - 4 - (block.row + block.amount) * unit;
   const boxHeight = lane.units === undefined ? unit - 2 : Math.max(4, unit * block.amount - 1);

@@ -10,7 +10,7 @@ import { itemOrder } from "../gathering/gathering.view-model";
 import type { GoodPlan } from "../plan/plan-session";
 import { usePlan } from "../plan/PlanProvider";
 import { COLOUR } from "../theme/tokens";
-import { Axis, Folds, TargetLines } from "./Axis";
+import { Axis, AXIS_HEIGHT, Folds, TargetLines } from "./Axis";
 import { BLOCK_STYLES, LaneRow, Swatch } from "./LaneRow";
 import { WaysOut } from "../plan/WaysOut";
 import { timeScale } from "./scale";
@@ -103,6 +103,8 @@ export function TimelineView() {
           onKeyDown={moveBetweenBlocks}
           sx={{
             overflow: "auto",
+            // What is brought into view by a key or a link does not end under the clock or the names of the lanes.
+            scrollPadding: `${AXIS_HEIGHT + 6}px 8px 8px ${LABEL_WIDTH + 8}px`,
             maxHeight: "calc(100vh - 190px)",
             border: `1px solid ${COLOUR.line}`,
             borderRadius: "4px",
