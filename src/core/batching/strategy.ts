@@ -19,6 +19,10 @@ export interface Strategy {
   readonly trayByTray: boolean;
   /** Set each lot out as it is done instead of all together, so that its rack or shelf is free for the next. */
   readonly serveInLots: boolean;
+  /** Plan with rises as slow as is to be expected, so that a dough that takes its time makes nothing late. */
+  readonly slowRises: boolean;
+  /** Raw food is back at the heat within the usual time out of the cold. */
+  readonly soonFromCold: boolean;
 }
 
 /** The way with no departures: the first that is tried. */
@@ -29,6 +33,8 @@ export const PLAIN: Strategy = {
   loadsByMix: false,
   trayByTray: false,
   serveInLots: false,
+  slowRises: false,
+  soonFromCold: false,
 };
 
 /**

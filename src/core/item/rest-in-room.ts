@@ -6,6 +6,18 @@ type Rest = NonNullable<Step["rest"]>;
 /** What the models of rests and cooling may be wrong by. */
 const SURE = 0.8;
 
+/** What a rise may be quicker or slower than its time by: yeast, flour and a measured room are never just the same. */
+const RISE_MAY_DIFFER = 0.25;
+
+/** Whether a rest is a rise in the room, whose end is judged and not timed. */
+export const isRise = ({ where, yeasted }: Rest): boolean => where === "room" && yeasted === true;
+
+/** When a rise is first looked at, min: as quick as is to be expected. */
+export const firstLookMin = (readyMin: number): number => readyMin * (1 - RISE_MAY_DIFFER);
+
+/** When a slow rise is ready, min: as late as is to be expected. */
+export const slowRiseMin = (readyMin: number): number => readyMin * (1 + RISE_MAY_DIFFER);
+
 /** Whether the room's temperature moves a rest. */
 export const followsRoom = ({ yeasted, follows, where }: Rest): boolean =>
   where === "room" && (yeasted === true || follows !== undefined);

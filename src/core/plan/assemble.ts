@@ -8,6 +8,7 @@ import type { Expansion } from "./expand/expand";
 import type { Quantities } from "./quantities";
 import { isUnread } from "./expand/steps-here";
 import { outOfCold } from "./out-of-cold";
+import { riseNotes } from "./rises";
 import { loadsIn, lotsIn, oilNotes, servesIn } from "./read";
 import type { PlanRequest } from "./request";
 import type { Note, Plan, Reason } from "./schema";
@@ -58,7 +59,7 @@ export function assemble(
     notes: [...dietNotes(request, q), ...oilNotes(expansion, solution), ...readingNotes(request, q)],
     refusal,
   };
-  return { ...plan, notes: [...plan.notes, ...coldNotes(plan, request)] };
+  return { ...plan, notes: [...plan.notes, ...coldNotes(plan, request), ...riseNotes(plan, request.kitchen)] };
 }
 
 /** A note where a lot of raw pieces is out of the cold for longer than is usual, all stretches together. */

@@ -20,8 +20,15 @@ const stepOf = (plan: Plan, task: string): Step | undefined => {
   return as === undefined ? undefined : plan.steps[as];
 };
 
+/** Whether a step is a rest in the cold. */
+export const isColdRest = (step: Step): boolean => COLD.has(step.rest?.where ?? "");
+
 /** Whether what a step leaves lies in the fridge until the next begins. */
-const leavesCold = (step: Step): boolean => COLD.has(step.rest?.where ?? "") || COLD.has(step.ahead?.where ?? "");
+export const leavesCold = (step: Step): boolean => isColdRest(step) || COLD.has(step.ahead?.where ?? "");
+
+/** How long raw food is usually out of the cold at the most, all stretches together, in a room of so many °C, min. */
+export const usualLimitMin = ({ guide = "us" }: Pick<Kitchen, "guide">, roomC: number): number =>
+  holdTime({ periods: [{ minutes: 1, foodC: OUT_C, ambientC: roomC }], guide, service: "hot" }).limitMin;
 
 /**
  * How long the pieces of a heat were out of the cold before it: from where their filling is weighed or taken out, all stretches
@@ -61,7 +68,6 @@ function periodsOf(
   const raw = way.slice(way.findLastIndex(({ step }) => step.kind === "cook-filling" || step.kind === "cool-filling") + 1);
   return raw.flatMap(({ start, end, step }, k) => {
     const until = leavesCold(step) ? end : (raw[k + 1]?.start ?? heat);
-    const isCold = COLD.has(step.rest?.where ?? "");
-    return isCold || until <= start ? [] : [{ minutes: until - start, foodC: OUT_C, ambientC: roomAt(kitchen, start) }];
+    return isColdRest(step) || until <= start ? [] : [{ minutes: until - start, foodC: OUT_C, ambientC: roomAt(kitchen, start) }];
   });
 }

@@ -105,5 +105,13 @@ export function noteText(plan: Pick<Plan, "day">, note: Note): string {
       const items = listed(note.about.map((id) => itemNameIn(plan, id)));
       return `${items}: what is raw in them is out of the cold for up to ${lengthText(Math.round(note.usedMin))} before the heat, weighing, shaping and waiting together; usual guidance is ${lengthText(note.limitMin)}. Smaller lots, or trays into the fridge as they are shaped. Local rules come first.`;
     }
+    case "first-too-far": {
+      const items = listed(note.about.map((id) => itemNameIn(plan, id)));
+      return `${items}: the first piece of a lot has risen for ${lengthText(Math.round(note.ageMin))} when its tray goes on, and ${lengthText(Math.round(note.limitMin))} are right in this room. Shape smaller lots, or put the first trays into the fridge.`;
+    }
+    case "no-time-to-rise": {
+      const items = listed(note.about.map((id) => itemNameIn(plan, id)));
+      return `${items}: this day has no time in hand for a slow rise. Should the dough take a quarter longer than is usual, it is late: a warmer place, or begin earlier.`;
+    }
   }
 }

@@ -84,6 +84,8 @@ const TaskInfoSchema = z.object({
   for: z.array(z.string()),
   what: WhatSchema,
   source: z.enum(DURATION_SOURCES),
+  /** Of a rise, min after its start: when it is first looked at, and when it is ready by what is expected. */
+  rise: z.object({ firstLookMin: z.int(), readyMin: z.int() }).optional(),
 });
 
 const NoteSchema = z.discriminatedUnion("code", [
@@ -107,6 +109,16 @@ const NoteSchema = z.discriminatedUnion("code", [
     usedMin: z.number(),
     limitMin: z.number(),
   }),
+  /** Items of which the first piece of a lot has risen for longer than is right when the lot goes on: the longest, and the right one, min. */
+  z.object({
+    level: z.literal("caution"),
+    code: z.literal("first-too-far"),
+    about: z.array(z.string()),
+    ageMin: z.number(),
+    limitMin: z.number(),
+  }),
+  /** Something served warm has no time in hand should its dough rise as slowly as it may. */
+  z.object({ level: z.literal("caution"), code: z.literal("no-time-to-rise"), about: z.array(z.string()) }),
 ]);
 
 /** A wave, or a deadline of the freezer. */

@@ -162,7 +162,16 @@ export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSel
         rows={[
           ["Pieces", piecesText(taskShares(info).reduce((sum, share) => sum + share.pieces, 0))],
           ["Takes", takes.join(", ") || "nothing"],
-          range && step?.rest ? ["May end", `${clock(placed.start + range[0])} to ${clock(placed.start + range[1])}`] : undefined,
+          info.rise ? ["First look", clock(placed.start + info.rise.firstLookMin)] : undefined,
+          range && step?.rest
+            ? ["May end", `${clock(placed.start + (info.rise?.readyMin ?? range[0]))} to ${clock(placed.start + range[1])}`]
+            : undefined,
+          info.rise && placed.end - placed.start > info.rise.readyMin
+            ? [
+                "In hand",
+                `${lengthText(placed.end - placed.start - info.rise.readyMin)} for a slow rise; go on when it looks right`,
+              ]
+            : undefined,
           toTable ? ["To the table", toTable] : undefined,
           spare.length > 0 ? ["Meanwhile", spare.join(", ")] : undefined,
           step?.rest ? ["Where", `${step.rest.where}, ${degrees(step.rest.atC)}`] : undefined,

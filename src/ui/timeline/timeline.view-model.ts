@@ -146,7 +146,7 @@ export function timelineModel(plan: Plan): TimelineModel {
         end: entry.end,
         kind: info.step ? "passive" : "wait",
         amount: 1,
-        window: info.step && range ? [entry.start + range[0], entry.start + range[1]] : undefined,
+        window: info.step && range ? [entry.start + (info.rise?.readyMin ?? range[0]), entry.start + range[1]] : undefined,
       });
     }
   }

@@ -1,7 +1,7 @@
 import type { Obstacle } from "../../batching/obstacle";
 import { bakedTogether } from "../../batching/shared-bakes";
 import type { Strategy } from "../../batching/strategy";
-import { workloadOf, type Workload } from "../../batching/work";
+import { workloadOf, type Work, type Workload } from "../../batching/work";
 import { minuteNow, type PlanDays } from "../../gathering/calendar";
 import type { Demand } from "../../gathering/demands";
 import type { ProblemInput } from "../../schedule/problem";
@@ -9,6 +9,7 @@ import type { PlanRequest } from "../request";
 import type { TaskInfo } from "../schema";
 import { COST } from "./costs";
 import { oilOrder } from "./oil";
+import { limitOutOfCold } from "./cold-links";
 import { notBefore, tooLate, type OfTask } from "./from-now";
 import { linkWorks } from "./precedences";
 import { leavingTimes } from "../../gathering/attendance";
@@ -17,6 +18,7 @@ import { besideTasks, wavesBy } from "./beside-tasks";
 import { washing } from "./washing";
 import { onOwnDay } from "./own-day";
 import { chamberResources, poolResources } from "./resources";
+import { isServedWarm, lotSpread } from "./rest-case";
 import { loosened, windowsOf } from "./rest-windows";
 import { stepsHere } from "./steps-here";
 import { TaskBuilder } from "./task-builder";
@@ -55,13 +57,18 @@ export function expand(
   const horizon = horizonOf(request, days, here);
   const builder = new TaskBuilder(kitchen, workload, linked, lengthFrom, (work) => oil.rankOf(work.demands[0]));
 
-  const always = windowsOf(works, kitchen, days.clockChanges, () => [0, horizon]);
+  const caseOf = (work: Work) => ({
+    spreadMin: lotSpread(work, linked.links, kitchen),
+    slow: strategy.slowRises && isServedWarm(work),
+  });
+  const always = windowsOf(works, kitchen, days.clockChanges, () => [0, horizon], caseOf);
   const now = minuteNow(days, request);
   const inTime = (tasks: readonly TaskInput[]) => notBefore(onOwnDay(tasks, works, request.gathering.ahead ?? [], days), now);
   const loose = builder.build(loosened(works, always));
   const spans = timeSpans({ format: "unisynth-problem/1", horizon, resources: [], tasks: inTime(loose.tasks).map(bare) });
-  const exact = windowsOf(works, kitchen, days.clockChanges, (work) => spans.get(work.id) ?? [0, horizon]);
+  const exact = windowsOf(works, kitchen, days.clockChanges, (work) => spans.get(work.id) ?? [0, horizon], caseOf);
   const { tasks: built, poolUses, readyAfter } = builder.build(exact);
+  if (strategy.soonFromCold) limitOutOfCold(built, works, kitchen);
   const more = besideTasks(beside, kitchen, wavesBy(request.gathering.waves, days));
   const washed = washing(works, kitchen, lastHands(request, days));
   const tasks = inTime([...built, ...oil.changes(works, built), ...more.tasks, ...washed.tasks]);

@@ -1,7 +1,7 @@
 import type { Work } from "../../batching/work";
 import type { Kitchen } from "../../kitchen/schema";
 import type { ClockChange } from "../../shared/clock";
-import { leastForTends, restWindow, type RestWindow } from "./timing";
+import { leastForTends, restWindow, type RestCase, type RestWindow } from "./timing";
 
 type Windows = ReadonlyMap<string, RestWindow>;
 
@@ -11,9 +11,12 @@ export const windowsOf = (
   kitchen: Kitchen,
   clockChanges: readonly ClockChange[],
   spanOf: (work: Work) => readonly [number, number],
+  caseOf: (work: Work) => RestCase,
 ): Windows =>
   new Map(
-    works.filter((work) => work.step.rest).map((work) => [work.id, restWindow(work.step, kitchen, spanOf(work), clockChanges)]),
+    works
+      .filter((work) => work.step.rest)
+      .map((work) => [work.id, restWindow(work.step, kitchen, spanOf(work), clockChanges, caseOf(work))]),
   );
 
 /** Windows half as short and twice as long, at any time: a rest lies within whatever the warmth of its hour makes of them. */

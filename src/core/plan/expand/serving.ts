@@ -44,4 +44,4 @@ const freshnessOf = ({ best, maxMin }: Hold): number =>
   (isBestWarm(best) ? 1 : Math.min(1, FRESH_REFERENCE_MIN / Math.max(1, maxMin))) * COST.freshness;
 
 /** Whether it is best hot or warm, by the recipe's word: then its minutes count in full, however long it may wait. */
-const isBestWarm = (best: string): boolean => /\b(?:hot|warm)\b/i.test(best);
+export const isBestWarm = (best: string): boolean => /\b(?:hot|warm)\b/i.test(best);

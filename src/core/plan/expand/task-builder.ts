@@ -74,7 +74,7 @@ export class TaskBuilder {
     );
     for (const use of equipment) if (use.fraction !== undefined) poolUses.push({ use, pool: use.resource as string });
     const source = sourceOf(work, this.lengthFrom.get(step), window);
-    const about = infoOf(work, this.kitchen, this.steps.keyOf(work.item, step), source);
+    const about = infoOf(work, this.kitchen, this.steps.keyOf(work.item, step), source, window);
     this.info.set(work.id, about);
     return {
       id: work.id,

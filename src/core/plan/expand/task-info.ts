@@ -65,7 +65,7 @@ export function sourceOf(
 }
 
 /** What a work is, in codes. */
-export function infoOf(work: Work, kitchen: Kitchen, as: string, source: DurationSource): TaskInfo {
+export function infoOf(work: Work, kitchen: Kitchen, as: string, source: DurationSource, window?: RestWindow): TaskInfo {
   const { step, carrier, carriers } = work;
   const sizes = carrierSizes(work, kitchen);
   const panMm = panSize(work, kitchen);
@@ -90,6 +90,7 @@ export function infoOf(work: Work, kitchen: Kitchen, as: string, source: Duratio
       ...(setting && setting.id !== "steamer" && { settingC: settingOf(setting, work.into, kitchen) }),
     },
     source,
+    ...(window?.firstLook !== undefined && { rise: { firstLookMin: window.firstLook, readyMin: window.ready } }),
   };
 }
 

@@ -1,4 +1,4 @@
-import { followsRoom, restInRoom } from "../../item/rest-in-room";
+import { firstLookMin, followsRoom, isRise, restInRoom, slowRiseMin } from "../../item/rest-in-room";
 import { MINUTES_A_DAY, wallMinute, type ClockChange } from "../../shared/clock";
 import { chamberOf, usesEquipment } from "../../kitchen/capacity";
 import { roomAt } from "../../kitchen/room";
@@ -87,8 +87,18 @@ export interface RestWindow {
   readonly max: number;
   /** Least time by the recipe, before tends made it longer: when the piece could be ready. */
   readonly ready: number;
+  /** When a rise, which may be quicker or slower than said, is first looked at. */
+  readonly firstLook?: number;
   readonly earliest?: number;
   readonly latest?: number;
+}
+
+/** What is known of a rest beside its step. */
+export interface RestCase {
+  /** From the first piece of the lot to the last, min: the first has risen that much longer. */
+  readonly spreadMin: number;
+  /** A rise is planned with as slow as is to be expected. */
+  readonly slow: boolean;
 }
 
 /**
@@ -96,12 +106,14 @@ export interface RestWindow {
  * temperatures, the window that is right in all of them, or, where there is none or the late side has ample room, the
  * window of the late side with the rest kept inside it.
  * @param span minutes [earliest start, latest end] in which the rest can lie
+ * @param of   the lot that rests; its rise ends before its first piece has gone too far, where that leaves time at all
  */
 export function restWindow(
   step: Step,
   kitchen: Kitchen,
   span: readonly [number, number],
   clockChanges: readonly ClockChange[] = [],
+  { spreadMin, slow }: RestCase = { spreadMin: 0, slow: false },
 ): RestWindow {
   const roomThen = (minute: number) => roomAt(kitchen, wallMinute(minute, clockChanges));
   const rest = step.rest!;
@@ -109,7 +121,11 @@ export function restWindow(
   const least = Math.max(leastForTends(step), chamberOf(step) ? 1 : 0);
   const at = (roomC: number) => {
     const { readyMin, tooFarMin } = restInRoom(rest, roomC);
-    return { min: Math.max(up(readyMin), least), max: down(tooFarMin), ready: up(readyMin) };
+    const ready = { ready: up(readyMin), ...(isRise(rest) && { firstLook: down(firstLookMin(readyMin)) }) };
+    const min = Math.max(up(readyMin), least);
+    if (!isRise(rest)) return { ...ready, min, max: down(tooFarMin) };
+    const max = Math.max(min, down(tooFarMin - spreadMin));
+    return { ...ready, min: slow ? Math.max(min, Math.min(max, up(slowRiseMin(readyMin)))) : min, max };
   };
   if (!followsRoom(rest)) return widen(at(rest.atC));
   const [from, to] = [Math.max(0, span[0]), Math.max(span[0] + 1, span[1])];
@@ -127,6 +143,8 @@ export function restWindow(
     min: Math.max(...windows.map((w) => w.min)),
     max: Math.min(...windows.map((w) => w.max)),
     ready: Math.max(...windows.map((w) => w.ready)),
+    // Looked at by the quickest, planned by the slowest.
+    ...(isRise(rest) && { firstLook: Math.min(...windows.flatMap((w) => w.firstLook ?? [])) }),
   };
   const roomy = to - changedAt >= 2 * late.max && to - from < MINUTES_A_DAY;
   return roomy || common.min >= common.max ? { ...widen(late), earliest: changedAt } : widen(common);
