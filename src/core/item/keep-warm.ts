@@ -1,9 +1,14 @@
+import { heldHotC, type Guide } from "../process/safety";
 import { isHeat, type Step } from "./step";
 
 /** Fried pieces keep crisp on a rack in the oven: so warm, °C, and so long, min. A kitchen figure. */
 export const KEEP_WARM = { atC: 100, maxMin: 50 } as const;
 /** They go in so soon after they were drained, min. */
 const INTO_MIN = 10;
+
+/** What holds for whatever waits hot. */
+export const heldHotText = (guide: Guide = "us"): string =>
+  `Anything with meat, fish, egg or dairy in it stays at ${heldHotC(guide)} °C or more while it waits; local rules and trained advice come first.`;
 
 /** Id of the step that keeps pieces warm. */
 const KEEP_WARM_STEP = "keep-warm";
@@ -38,8 +43,7 @@ export function keptWarm(steps: readonly Step[]): Step[] {
       equipment: [{ id: "oven", settingC: KEEP_WARM.atC }, { id: "tray" }],
       rest: { min: 1, target: 1, max: KEEP_WARM.maxMin, atC: KEEP_WARM.atC, where: "oven" },
       cue: { see: "Crisp and dry; soft spots mean it lay covered or too long.", feel: "Hot right through." },
-      caution:
-        "Anything with meat, fish, egg or dairy in it stays at 60 °C or more while it waits; local rules and trained advice come first.",
+      caution: heldHotText(),
     };
     return [warm, { ...step, after: [{ step: KEEP_WARM_STEP, maxGapMin: step.hold?.maxMin }] }];
   });

@@ -103,7 +103,15 @@ const EquipmentSchema = z
       z.object({ count: stock, fitsTraysEach: z.number().min(0.1).max(20).default(1), c: z.number().min(-5).max(20).default(4) }),
       ["note"],
     ).optional(),
-    "freezer-tray": withInformative(z.object({ count: stock, c: z.number().min(-90).max(0).default(-18) }), ["note"]).optional(),
+    "freezer-tray": withInformative(
+      z.object({
+        count: stock,
+        c: z.number().min(-90).max(0).default(-18),
+        /** What the freezer holds in all, where it is known: so much it freezes in a day. */
+        litres: z.number({ error: "litres from 5 to 2000" }).min(5).max(2000).optional(),
+      }),
+      ["note"],
+    ).optional(),
   })
   // Whatever else a step names: the kitchen's check tells what no step does.
   .catchall(z.object({ count: stock, mm: z.union([mm, length]).optional(), note: line.optional() }));

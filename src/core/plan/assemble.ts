@@ -3,6 +3,11 @@ import { batchesOf } from "../batching/batches";
 import { suits } from "../item/claims";
 import { parseProblem, type Problem } from "../schedule/problem";
 import type { Solution } from "../schedule/solution";
+import type { Demand } from "../gathering/demands";
+import { freezesInADay } from "../kitchen/freezes";
+import { MINUTES_A_DAY } from "../shared/clock";
+import { sizeOf } from "../shared/range";
+import { sum } from "../shared/rounding";
 import { besideItem } from "./expand/beside-tasks";
 import type { Expansion } from "./expand/expand";
 import type { Quantities } from "./quantities";
@@ -56,7 +61,7 @@ export function assemble(
     steps: expansion.steps.all,
     tasks: Object.fromEntries(expansion.info),
     serves: servesIn(expansion, q.demands, solution),
-    notes: [...dietNotes(request, q), ...oilNotes(expansion, solution), ...readingNotes(request, q)],
+    notes: [...dietNotes(request, q), ...oilNotes(expansion, solution), ...readingNotes(request, q), ...freezerNotes(request, q)],
     refusal,
   };
   return { ...plan, notes: [...plan.notes, ...coldNotes(plan, request), ...riseNotes(plan, request.kitchen)] };
@@ -99,6 +104,26 @@ function dayOf(request: PlanRequest, { days, beside }: Quantities): Plan["day"] 
     ...(shelf && { fridgePlaces: shelf.count * shelf.fitsTraysEach }),
     ...(sizes.length > 0 && { sizes: Object.fromEntries(sizes) }),
   };
+}
+
+/** A note where more is to be frozen on a day than the freezer freezes in one. */
+function freezerNotes({ kitchen }: PlanRequest, { demands }: Quantities): Note[] {
+  const limitG = freezesInADay(kitchen);
+  const frozen = demands.filter((demand) => demand.for === "freezer");
+  if (limitG === undefined || frozen.length === 0) return [];
+  const dayOf = ({ by }: Demand) => Math.floor(by / MINUTES_A_DAY);
+  const days = [...new Set(frozen.map(dayOf))].map((day) => frozen.filter((demand) => dayOf(demand) === day));
+  const weightOf = (some: readonly Demand[]) =>
+    sum(some.map(({ item, range }) => sizeOf(range) * (item.piece.doughG + item.piece.fillingG)));
+  return days
+    .filter((some) => weightOf(some) > limitG)
+    .map((some) => ({
+      level: "caution",
+      code: "freezer-full",
+      about: [...new Set(some.map(({ item }) => item.id))],
+      loadG: weightOf(some),
+      limitG,
+    }));
 }
 
 /** A note where cores are to be measured and nothing is there to measure them with. */

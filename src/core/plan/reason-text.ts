@@ -5,6 +5,7 @@ import { clockText, lengthText, MINUTES_A_DAY, wallMinute } from "../shared/cloc
 import { scheduleReasonText } from "../schedule/reason-text";
 import type { Note, Plan, Reason } from "./schema";
 import { equipmentWord } from "../kitchen/equipment";
+import { weightText } from "../quantities/display";
 import { inCelsius, itemNameIn, piecesText, planTaskText, VERB, type HeatText } from "./task-text";
 
 /** How whoever reads shows temperatures and minutes of the plan. */
@@ -108,6 +109,10 @@ export function noteText(plan: Pick<Plan, "day">, note: Note): string {
     case "first-too-far": {
       const items = listed(note.about.map((id) => itemNameIn(plan, id)));
       return `${items}: the first piece of a lot has risen for ${lengthText(Math.round(note.ageMin))} when its tray goes on, and ${lengthText(Math.round(note.limitMin))} are right in this room. Shape smaller lots, or put the first trays into the fridge.`;
+    }
+    case "freezer-full": {
+      const items = listed(note.about.map((id) => itemNameIn(plan, id)));
+      return `${items}: ${weightText(note.loadG)} go into the freezer in one day, and it freezes about ${weightText(note.limitG)} in a day. Freeze the rest a day later, from the fridge, or what lies there already gets warm.`;
     }
     case "no-time-to-rise": {
       const items = listed(note.about.map((id) => itemNameIn(plan, id)));

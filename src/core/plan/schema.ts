@@ -117,6 +117,14 @@ const NoteSchema = z.discriminatedUnion("code", [
     ageMin: z.number(),
     limitMin: z.number(),
   }),
+  /** More goes into the freezer on a day than it freezes in one, g. */
+  z.object({
+    level: z.literal("caution"),
+    code: z.literal("freezer-full"),
+    about: z.array(z.string()),
+    loadG: z.number(),
+    limitG: z.number(),
+  }),
   /** Something served warm has no time in hand should its dough rise as slowly as it may. */
   z.object({ level: z.literal("caution"), code: z.literal("no-time-to-rise"), about: z.array(z.string()) }),
 ]);

@@ -73,6 +73,21 @@ export function trayCoolingMin(
   };
 }
 
+/** A bath of water and ice, °C, and how thick a closed bag lies in it, mm. */
+const ICE_BATH = { c: 1, depthMm: 20 } as const;
+
+/** Minutes until a flat bag in ice water is as cold as it must be, turned over now and then; above 1 °C. */
+export function iceBathMin(fromC: number, toC: number): number {
+  const cooled = coolNewton({
+    ...ON_TRAY,
+    depthMm: ICE_BATH.depthMm,
+    startC: fromC,
+    targetC: Math.max(toC, ICE_BATH.c + 1),
+    ambientC: ICE_BATH.c,
+    medium: "bath",
+  });
+  return cooled.ok ? (cooled.value.minutes ?? 0) : 0;
+}
 /**
  * Minutes that spread food takes from 57 to 21 °C, in the room and then in the fridge, and whether that is within the usual guidance of
  * 2 h. Local rules come first.

@@ -67,6 +67,8 @@ export function lethality({
 
 /** The zone in which food spoils, °C, and how long it may be there, min. Usual guidance. */
 const ZONE = { us: [5, 60], uk: [8, 63] } as const;
+/** What is held hot stays at least as hot as this, °C. Usual guidance; local rules come first. */
+export const heldHotC = (guide: Guide): number => ZONE[guide][1];
 const HELD_MIN = { us: 120, usHot: 60, ukHot: 120, ukCold: 240 } as const;
 const HOT_DAY_C = 32;
 

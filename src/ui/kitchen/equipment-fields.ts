@@ -1,5 +1,6 @@
 import { largestPot } from "@/core/batching/split";
 import { capacitiesOf, type Room } from "@/core/kitchen/capacity";
+import { freezesInADay } from "@/core/kitchen/freezes";
 import type { Kitchen } from "@/core/kitchen/schema";
 import { plainKitchen } from "@/core/kitchen/plain";
 import type { Item } from "@/core/item/schema";
@@ -142,7 +143,7 @@ export const EQUIPMENT: readonly EquipmentKind[] = [
   {
     id: "freezer-tray",
     name: "Freezer trays",
-    fields: [count, number("c", "Cold, °C")],
+    fields: [count, number("c", "Cold, °C"), number("litres", "The freezer holds, l")],
     begin: plain["freezer-tray"]!,
   },
   ...(
@@ -196,8 +197,12 @@ export function consequence(id: EquipmentId, kitchen: Kitchen, item: Item | unde
     }
     case "mixer":
       return mixer?.maxDoughG ? `more than ${mixer.maxDoughG} g of dough is mixed in two` : undefined;
-    case "freezer-tray":
-      return fit && of(fit.freezerTray, "on one");
+    case "freezer-tray": {
+      const takes = freezesInADay(kitchen);
+      return [fit && of(fit.freezerTray, "on one"), takes !== undefined && `${weightText(takes)} in a day`]
+        .filter(Boolean)
+        .join("; ");
+    }
     default:
       return undefined;
   }

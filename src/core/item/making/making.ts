@@ -59,6 +59,8 @@ export interface Making {
   readonly lace?: true;
   /** How deep the filling is spread to cool, mm, where it is not as flat as it can be. */
   readonly coolDepthMm?: number;
+  /** It cools in closed bags that lie flat in ice water. */
+  readonly coolsInIce?: true;
   /** The filling is roasted in the oven, °C. */
   readonly roastC?: number;
   /** What the recipe says of each stage. */

@@ -57,6 +57,15 @@ test("a bake that is only said to be hotter is shorter, and a heavier piece long
   expect(minutes(["900 g flour", "500 g butter", "270 g water"], "190")).toBeGreaterThan(minutes(PIES.dough, "190"));
 });
 
+test("flat bags in ice water cool a filling in minutes, in any room and without a place in the fridge", () => {
+  const [flat, ice] = ["flat", "ice"].map((cooling) => stepsOf(PIES, { cooling }));
+  const rest = ice("cool-filling").rest!;
+  expect(rest.min).toBeLessThan(0.5 * flat("cool-filling").rest!.min);
+  expect(rest.follows).toBeUndefined();
+  expect(ice("cool-filling").equipment.map(({ id }) => id)).toEqual(["bowl"]);
+  expect(ice("cool-filling").caution).toMatch(/closed tightly/);
+});
+
 test("a filling that lies deeper cools later, and where that is too slow the usual guidance is named", () => {
   const [flat, dish, deep] = ["flat", "dish", "deep"].map((cooling) => stepsOf(PIES, { cooling }));
   const ready = (step: typeof flat) => step("cool-filling").rest!.target;

@@ -1,5 +1,6 @@
 import { isHeat, type Step } from "../../item/step";
 import type { Kitchen } from "../../kitchen/schema";
+import { heldHotText } from "../../item/keep-warm";
 import { coreFor } from "../../process/safety";
 import { type Demand } from "../../gathering/demands";
 import type { Gathering } from "../../gathering/schema";
@@ -9,25 +10,31 @@ import { stepHere } from "./timing";
 const UNREAD_SHARE = 0.2;
 /** Longest caution of a step. */
 const MOST_TEXT = 600;
+const UK_COOLING = "Into the fridge within 90 min of the hob: the usual guidance here. Local rules come first.";
 
 /** Whether a step's core is to be measured and this kitchen has nothing to measure it with. */
 export const isUnread = (step: Pick<Step, "kind" | "coreC">, kitchen: Kitchen): boolean =>
   step.coreC !== undefined && isHeat(step) && (kitchen.equipment.probe?.count ?? 0) === 0;
 
-/** The step with the core that the figures usual here ask for, where that is higher. */
+/** The step with what the figures usual here say of it: cooling, waiting hot, and its core where that is higher. */
 function guided(step: Step, { guide }: Kitchen): Step {
+  if (guide === "uk" && step.kind === "cool-filling") return { ...step, caution: cautioned(UK_COOLING, step) };
+  if (step.caution === heldHotText()) return { ...step, caution: heldHotText(guide) };
   if (step.coreC === undefined || guide === undefined) return step;
   const here = coreFor({ contents: ["leftovers"], reheat: step.kind === "reheat", guide }).coreC;
   // What asks for less than leftovers do in the first guide asks for its own figure; the others make no difference of it.
   return guide === "us" || here <= step.coreC ? step : { ...step, coreC: here };
 }
 
+/** A caution before the step's own. */
+const cautioned = (said: string, { caution }: Step): string => [said, caution].filter(Boolean).join(" ").slice(0, MOST_TEXT);
+
 /** The step as it is done where its core cannot be measured: said at the step. */
 function unread(step: Step, kitchen: Kitchen): Step {
   if (!isUnread(step, kitchen)) return step;
   const more = Math.max(1, Math.ceil(step.time.fixedMin * UNREAD_SHARE));
   const said = `No thermometer here: ${more} min more than planned, and the signs of doneness. That is weaker evidence than a reading; local rules come first.`;
-  return { ...step, caution: [said, step.caution].filter(Boolean).join(" ").slice(0, MOST_TEXT) };
+  return { ...step, caution: cautioned(said, step) };
 }
 
 type Lengths = NonNullable<Gathering["lengths"]>;

@@ -29,6 +29,12 @@ export const FILLING_SCHOOLS: readonly School[] = [
         note: "so slow that the usual guidance is not kept",
         of: (making) => ({ ...making, coolDepthMm: 40 }),
       },
+      {
+        id: "ice",
+        name: "in flat bags in ice water",
+        note: "no trays and no fridge place; as much ice as filling",
+        of: (making) => ({ ...making, coolsInIce: true }),
+      },
     ],
   },
   {
