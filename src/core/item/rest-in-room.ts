@@ -18,15 +18,15 @@ export const firstLookMin = (readyMin: number): number => readyMin * (1 - RISE_M
 /** When a slow rise is ready, min: as late as is to be expected. */
 export const slowRiseMin = (readyMin: number): number => readyMin * (1 + RISE_MAY_DIFFER);
 
-/** Whether the room's temperature moves a rest. */
+/** Whether the room's temperature moves a rest: in it, or in the fridge for what comes warm out of it. */
 export const followsRoom = ({ yeasted, follows, where }: Rest): boolean =>
-  where === "room" && (yeasted === true || follows !== undefined);
+  where === "room" ? yeasted === true || follows !== undefined : follows?.by === "chilling";
 
 /** When a rest is ready in a room, and when too far, min, not rounded. Dough and food keep as long as they keep: only yeast goes too far sooner where it is warm. */
 export function restInRoom(rest: Rest, roomC: number): { readonly readyMin: number; readonly tooFarMin: number } {
   const { min, max, atC, yeasted, follows } = rest;
   if (!followsRoom(rest)) return { readyMin: min, tooFarMin: max };
-  if (yeasted) {
+  if (yeasted && follows?.by !== "chilling") {
     const factor = yeastFactor(atC, roomC);
     return { readyMin: min * factor, tooFarMin: max * factor };
   }

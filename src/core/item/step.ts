@@ -26,6 +26,7 @@ export const RestSchema = z.object({
         toC: celsius,
         depthMm: z.number().min(2).max(200),
       }),
+      z.object({ by: z.literal("chilling"), thicknessMm: z.number().min(2).max(200), toC: celsius }),
     ])
     .optional(),
 });

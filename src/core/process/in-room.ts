@@ -1,3 +1,4 @@
+import { chillSlab } from "./chill";
 import { coolNewton, leavesRoomAtC, ON_TRAY } from "./cool";
 import { proofRate } from "./proof";
 import { relaxation } from "./rest";
@@ -11,14 +12,30 @@ const SLOWEST = 0.01;
 export const yeastFactor = (atC: number, roomC: number): number =>
   1 / Math.max(SLOWEST, proofRate({ tempC: roomC, refC: atC, ...RECIPE_Q10 }).rate);
 
-/** What a wait in the room does, for which its temperature matters: gluten relaxes, or a filling cools from so hot to so cold, °C. */
+/**
+ * What a wait does for which the room's temperature matters: gluten relaxes, a filling cools from so hot to so cold, or dough that was
+ * worked in the room gets so cold in the fridge, °C.
+ */
 export type FollowsRoom =
   | { readonly by: "relaxation" }
+  | { readonly by: "chilling"; readonly thicknessMm: number; readonly toC: number }
   | { readonly by: "cooling"; readonly fromC: number; readonly toC: number; readonly depthMm: number };
+
+/** A wrapped packet of dough on a shelf: W/m²K, W/mK, kg/m³, J/kgK. */
+const DOUGH_IN_FRIDGE = { h: 12, k: 0.3, rho: 1150, c: 2700 } as const;
+const FRIDGE_C = 4;
+/** The room in which recipes for it are written, °C. */
+const RECIPE_ROOM_C = 21;
 
 /** Minutes until it is ready in a room; undefined where it never is. */
 function readyIn(wait: FollowsRoom, roomC: number): number | undefined {
   if (wait.by === "relaxation") return relaxation({ kind: "wrapper", tempC: roomC, hydrationPct: 50, factor: 1 }).readyMin;
+  if (wait.by === "chilling") {
+    const { thicknessMm, toC } = wait;
+    const startC = Math.max(roomC, toC + 1);
+    const chilled = chillSlab({ thicknessMm, faces: 2, startC, ambientC: FRIDGE_C, targetC: toC, ...DOUGH_IN_FRIDGE });
+    return chilled.ok ? chilled.value.minutes : undefined;
+  }
   const { fromC, toC, depthMm } = wait;
   const cooled = coolNewton({
     ...ON_TRAY,
@@ -33,6 +50,6 @@ function readyIn(wait: FollowsRoom, roomC: number): number | undefined {
 
 /** How much longer (or, below 1, shorter) a wait takes at the room than at its reference. */
 export function roomFactor(wait: FollowsRoom, atC: number, roomC: number): number {
-  const [there, here] = [readyIn(wait, atC), readyIn(wait, roomC)];
+  const [there, here] = [readyIn(wait, wait.by === "chilling" ? RECIPE_ROOM_C : atC), readyIn(wait, roomC)];
   return there && here ? here / there : 1;
 }

@@ -1,6 +1,7 @@
 import type { z } from "zod";
 import type { Catalogue } from "@/core/ingredients/own";
 import { ABOUT, type About, type Explained } from "@/core/methods/about";
+import { rangesIn } from "@/core/methods/ranges";
 import { INPUTS } from "@/core/methods/inputs";
 import { readInput } from "@/core/methods/read-input";
 import type { Spot } from "@/core/quantities/packing-spots";
@@ -118,20 +119,13 @@ export function labelOf({ fields, typedIn = {} }: Pick<Calculator, "fields" | "t
 
 /** For which values of what is typed an answer's methods hold: "Oil wanted at: 140 to 200 °C". */
 export function rangesOf({ fields, typedIn = {} }: Pick<Calculator, "fields" | "typedIn">, { by }: Pick<Answer, "by">): string[] {
-  const shapes = by.map((name) => (INPUTS[name] as unknown as z.ZodObject).shape);
+  const ranges = by.map(rangesIn);
   const keys = new Map(Object.entries(typedIn).map(([own, field]) => [field, own]));
   return fields.flatMap((field) => {
     if (field.kind !== "number") return [];
-    const found = shapes.map((shape) => numberIn(shape[keys.get(field.key) ?? field.key])).find((one) => one !== undefined);
-    return found ? [`${field.label}: ${found.minValue} to ${found.maxValue} ${field.unit}`] : [];
+    const found = ranges.map((one) => one[keys.get(field.key) ?? field.key]).find((one) => one !== undefined);
+    return found ? [`${field.label}: ${found[0]} to ${found[1]} ${field.unit}`] : [];
   });
-}
-
-/** The number that a rule is about, without its default. */
-function numberIn(rule: unknown): z.ZodNumber | undefined {
-  let inner = rule as { readonly def?: { readonly innerType?: unknown }; readonly minValue?: unknown } | undefined;
-  while (inner?.def?.innerType) inner = inner.def.innerType as typeof inner;
-  return typeof inner?.minValue === "number" ? (inner as unknown as z.ZodNumber) : undefined;
 }
 
 /** What stands behind an answer, each once. */

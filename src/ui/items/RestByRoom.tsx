@@ -26,7 +26,13 @@ export function RestByRoom({ rest }: { rest: NonNullable<Step["rest"]> }) {
       </Box>
       {open && (
         <Curve
-          chart={{ title: "When it is ready", x: "°C", y: "min", series, lines: [{ x: rest.atC, label: "as it stands" }] }}
+          chart={{
+            title: "When it is ready",
+            x: "°C",
+            y: "min",
+            series,
+            ...(rest.where === "room" && { lines: [{ x: rest.atC, label: "as it stands" }] }),
+          }}
         />
       )}
     </Box>

@@ -26,10 +26,21 @@ export function measuredDough(dough: Dough, shares: DoughShares | undefined): Do
   const rise = (rest: DoughRest | undefined, refMin: number | undefined) =>
     rest?.yeasted && refMin !== undefined ? risen(rest, refMin, shares) : rest;
   const kind = RELAXES[dough.id];
-  const first = kind && dough.first?.where === "room" ? relaxed(dough.first, kind, shares) : rise(dough.first, BULK_MIN);
+  const first =
+    kind && dough.first?.where === "room"
+      ? relaxed(dough.first, kind, shares)
+      : isPacket(dough.first, shares)
+        ? { ...dough.first, follows: PACKET }
+        : rise(dough.first, BULK_MIN);
   const final = rise(dough.final, FINAL_MIN[dough.id]);
   return { ...dough, ...(first && { first }), ...(final && { final }) };
 }
+
+/** Dough so fat that it has to be cold before it is rolled lies in the fridge as a flat packet: fat in % of flour, the packet in mm and °C. */
+const FAT_RICH_PCT = 40;
+const PACKET = { by: "chilling", thicknessMm: 25, toC: 8 } as const;
+const isPacket = (rest: DoughRest | undefined, { fat }: DoughShares): rest is DoughRest =>
+  rest !== undefined && rest.where === "fridge" && rest.yeasted !== true && fat >= FAT_RICH_PCT;
 
 function risen(rest: DoughRest, refMin: number, { yeast, sugar, salt, fat }: DoughShares): DoughRest {
   const actual = { yeastPct: yeast, sugarPct: sugar, saltPct: salt, fatPct: fat };

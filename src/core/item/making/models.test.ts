@@ -5,6 +5,7 @@ import { DOUGHS } from "./doughs";
 import { makeItem } from "./make-item";
 import { measuredDough } from "./measured-dough";
 import { RecipeInputSchema } from "./recipe-input";
+import { restInRoom } from "../rest-in-room";
 
 const SHARES: DoughShares = { water: 58, fat: 10, sugar: 8, salt: 1.8, yeast: 1.4, semolina: 0 };
 const stepsOf = (recipe: object, choices = {}) => {
@@ -106,4 +107,15 @@ test("how much water a steamer and a lidded pan take stands at their step, more 
   expect(water("Fry in a pan, add water, cover with a lid and steam 15 minutes.")).toBeGreaterThan(
     water("Fry in a pan, add water, cover with a lid and steam 9 minutes."),
   );
+});
+
+test("fat-rich dough chills longer where the room is warm, and no shorter where it is a little cooler", () => {
+  const rest = stepsOf(PIES)("rest-dough").rest!;
+  expect(rest).toMatchObject({ where: "fridge", follows: { by: "chilling" } });
+  const at = (roomC: number) => restInRoom(rest, roomC).readyMin;
+  expect(at(21)).toBeCloseTo(rest.min);
+  expect(at(19)).toBeCloseTo(rest.min);
+  expect(at(28)).toBeGreaterThan(1.15 * rest.min);
+  expect(at(32)).toBeGreaterThan(at(28));
+  expect(restInRoom(rest, 32).tooFarMin).toBe(rest.max);
 });

@@ -47,6 +47,18 @@ test("less oil takes fewer at once, and more loads", () => {
   expect(told("oil", { oilMl: "6000" }).caution).toMatch(/boils over/);
 });
 
+test("hands new to it are slower and learn more; two pairs do not halve it", () => {
+  const minutes = (typed: Typed) => {
+    const [, h, min] = /About (?:(\d+) h ?)?(?:(\d+) min)? for/.exec(told("hands", typed).headline)!;
+    return 60 * Number(h ?? 0) + Number(min ?? 0);
+  };
+  expect(minutes({ skill: "beginner" })).toBeGreaterThan(minutes({}));
+  expect(minutes({ cooks: "2" })).toBeLessThan(minutes({}));
+  expect(minutes({ cooks: "2" })).toBeGreaterThanOrEqual(Math.floor(minutes({}) / 2));
+  expect(said("hands", "The first takes", { skill: "beginner" })).toBe("139 s");
+  expect(refused("hands", { cooks: "0" })).toBeDefined();
+});
+
 test("a core that is short is said to be, and no time makes up for it", () => {
   expect(told("core", { readings: "0 20\n60 65", content: "poultry" }).headline).toBe("65 °C: short of the usual 74 °C");
   expect(said("core", "Usual there is 2 min and more", { readings: "0 60\n4 76\n9 76" })).toBe("reached");

@@ -101,6 +101,7 @@ const cool: Calculator = {
         ],
       },
       by: ["cool.newton", "cool.check"],
+      use: { text: "An item's filling: how it cools is asked on its desk", href: "/items" },
     });
   },
 };
@@ -167,6 +168,7 @@ const freeze: Calculator = {
         lines: [{ x: number("sizeMm"), label: "this one" }],
       },
       by: ["freeze.plank", "freeze.limit"],
+      use: { text: "Your kitchen's freezer", href: "/kitchens" },
     });
   },
 };

@@ -31,6 +31,7 @@ const discOf: Calculator = {
       headline: `${millimetres(diameterMm)} across, ${millimetres(thicknessMm)} thick, ${grams(massG)}`,
       says: [["Give two of the three", "the one that is left empty is worked out"]],
       by: ["geometry.disc"],
+      use: { text: "The size of an item's piece", href: "/items" },
     });
   },
 };
@@ -191,6 +192,7 @@ const rounds: Calculator = {
         },
       }),
       by: ["geometry.rounds"],
+      use: { text: "The size of an item's piece", href: "/items" },
     });
   },
 };

@@ -156,6 +156,7 @@ const steam: Calculator = {
       caution:
         "Top up with boiling water only; lift the lid away from the face; never let it run dry. More water than it needs wets what stands above it.",
       by: ["steam.water"],
+      use: { text: "Your kitchen's steamer", href: "/kitchens" },
     });
   },
 };
@@ -244,6 +245,7 @@ const core: Calculator = {
         lines: [{ y: coreC, label: "usual" }],
       },
       by: ["safety.core", "safety.lethality"],
+      use: { text: "Whose figures your kitchen goes by", href: "/kitchens" },
     });
   },
 };

@@ -79,6 +79,7 @@ const water: Calculator = {
       }),
       ...(note === "muchIce" && { caution: "More than half of it is ice: chill the flour as well." }),
       by: ["temperature.water", "temperature.friction"],
+      use: { text: "Where a dough is weighed on a timeline it stands as well", href: "/" },
     });
   },
 };
@@ -102,6 +103,7 @@ const yeast: Calculator = {
         says: [["Wake it first", "10 min in water at 37 °C; no froth after 12 min: not with this one"]],
       }),
       by: ["yeast.convert"],
+      use: { text: "Change the yeast of an item", href: "/items" },
     });
   },
 };

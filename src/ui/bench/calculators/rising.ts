@@ -150,6 +150,7 @@ const relax: Calculator = {
       says: [["It may stay, covered, for", lengthText(tooFarMin)]],
       chart: { title: "Ready by the room", x: "°C", y: "min", series: [{ name: "ready", points: curve }] },
       by: ["rest.relaxation"],
+      use: { text: "Your kitchen's room through the day", href: "/kitchens" },
     });
   },
 };
