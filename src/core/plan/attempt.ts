@@ -20,7 +20,7 @@ export class Attempt {
     private readonly request: PlanRequest,
     private readonly q: Quantities,
     private readonly expanded: Expansion | undefined,
-    private readonly strategy: Strategy,
+    readonly strategy: Strategy,
     private readonly seed: number,
   ) {}
 

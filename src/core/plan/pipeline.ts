@@ -1,11 +1,9 @@
 import { Budget, type Progress } from "../schedule/budget";
 import { assemble, emptySolution, refuse } from "./assemble";
 import { Attempt } from "./attempt";
-import { PLAIN, type Strategy } from "../batching/strategy";
-import { isHeat } from "../item/step";
-import { isRise } from "../item/rest-in-room";
-import { isServedWarm } from "./expand/rest-case";
-import { quantitiesOf, strategiesFor, type Quantities } from "./quantities";
+import { PLAIN } from "../batching/strategy";
+import { carefulWays, withCare } from "./careful";
+import { quantitiesOf, strategiesFor } from "./quantities";
 import type { PlanRequest } from "./request";
 import type { PieceCount, Plan } from "./schema";
 
@@ -28,11 +26,6 @@ const TURN_MS = 1200;
 const FIRST_SHARE = 0.8;
 /** The same in steps, where no clock limits the search. */
 const TURN_STEPS = 150;
-/** Days that leave time for care are found quickly: so long is one looked for, ms or share of a short limit; in steps. */
-const CAREFUL_MS = 400;
-const CAREFUL_SHARE = 0.2;
-const CAREFUL_STEPS = 40;
-
 /** A first plan, or a refusal, which `options.better` is told of; and what makes it better, where it can be made better. */
 export interface Begun {
   readonly plan: Plan;
@@ -43,14 +36,6 @@ export interface Begun {
 export function planWithoutTimetable(request: PlanRequest): Plan {
   const q = quantitiesOf(request);
   return refuse(request, q, q.limits.length > 0 ? q.limits : [{ code: "none-found" }]);
-}
-
-/** Ways that are tried first, where they come to anything: with time in hand for a slow rise, and with raw food soon at the heat. */
-function carefulWays({ expansion: { workload } }: Quantities): Strategy[] {
-  const rises = workload.works.some((work) => work.step.rest && isRise(work.step.rest) && isServedWarm(work));
-  const isRaw = workload.works.some(({ step }) => isHeat(step) && step.coreC !== undefined);
-  const both = { ...PLAIN, slowRises: rises, soonFromCold: isRaw };
-  return [...(rises ? [both] : []), ...(isRaw ? [{ ...both, slowRises: false }] : [])];
 }
 
 /** The whole pipeline: a first plan, made better as long as the limits of the request allow. */
@@ -79,15 +64,20 @@ export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
   const attempts = strategiesFor(q).map(
     (strategy, i) => new Attempt(request, q, i === 0 ? q.expansion : undefined, strategy, (seed ?? 1) + i),
   );
-  const careful = carefulWays(q).map((strategy) => new Attempt(request, q, undefined, strategy, seed ?? 1));
-  const begun = (attempt: Attempt): Begun => {
-    const plan = () => assemble(request, q, attempt.expansion, attempt.solver.solution(), attempt.problem);
-    const first = plan();
+  const careful = carefulWays(q, PLAIN).map((strategy) => new Attempt(request, q, undefined, strategy, seed ?? 1));
+  const begun = (found: Attempt): Begun => {
+    const planOf = (attempt: Attempt) => assemble(request, q, attempt.expansion, attempt.solver.solution(), attempt.problem);
+    const first = planOf(found);
     options.better?.(first);
     const improve = () => {
+      const leftNow = seconds === undefined ? undefined : left();
+      const ways = careful.includes(found) || cancelled ? [] : carefulWays(q, found.strategy);
+      const cared = withCare(ways, first, request, q, { now: options.now, progress, seconds: leftNow });
+      const attempt = cared ?? found;
+      if (cared) options.better?.(planOf(cared));
       const limits = seconds === undefined ? { iterations } : { seconds: left(), iterations: iterations ?? Infinity };
-      attempt.solver.improve(new Budget({ now: options.now, progress, ...limits }), () => options.better?.(plan()));
-      return plan();
+      attempt.solver.improve(new Budget({ now: options.now, progress, ...limits }), () => options.better?.(planOf(attempt)));
+      return planOf(attempt);
     };
     return { plan: first, improve };
   };
@@ -98,15 +88,6 @@ export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
     goesOn &&
     [...careful, ...attempts].find((attempt) => attempt.goesOnFrom(from, new Budget({ now: options.now, progress, seconds: 1 })));
   if (known) return begun(known);
-  for (const attempt of careful) {
-    if (cancelled) break;
-    if (attempt.expansion.obstacles.length > 0) continue;
-    const clock =
-      seconds === undefined
-        ? { passes: CAREFUL_STEPS }
-        : { seconds: left(), firstBy: options.now() + Math.min(CAREFUL_MS, 1000 * CAREFUL_SHARE * left()) };
-    if (attempt.solver.findFirst(new Budget({ now: options.now, progress, ...clock })) === "found") return begun(attempt);
-  }
   const turns = seconds === undefined ? 3 * attempts.length : Infinity;
   for (let turn = 0, next = 1; turn < turns && !cancelled && left() > 0; turn++) {
     const open = attempts.filter((attempt) => !attempt.ruledOut);
