@@ -11,7 +11,7 @@ import type { Plan } from "./schema";
 /** So long a day is looked for that leaves time for care, ms or share of a short limit; in steps, where no clock limits the search. */
 const CAREFUL_MS = 1500;
 const CAREFUL_SHARE = 0.3;
-const CAREFUL_STEPS = 40;
+const CAREFUL_STEPS = 10;
 
 /** A way with care, where there is anything to take care of: time in hand for a slow rise, raw food soon at the heat; the most first. */
 export function carefulWays({ expansion: { workload } }: Quantities, way: Strategy): Strategy[] {
@@ -38,6 +38,6 @@ export function withCare(
           ? { passes: CAREFUL_STEPS }
           : { seconds, firstBy: now() + Math.min(CAREFUL_MS, 1000 * CAREFUL_SHARE * seconds) };
       const budget = () => new Budget({ now, progress, ...clock });
-      return attempt.goesOnFrom(plan, budget()) || attempt.solver.findFirst(budget()) === "found";
+      return attempt.keepsOrderOf(plan) || attempt.solver.findFirst(budget()) === "found";
     });
 }
