@@ -169,3 +169,41 @@ describe("item", () => {
     expect(err.split("\n")).toHaveLength(1);
   });
 });
+
+describe("replay", () => {
+  const { plan, first } = (() => {
+    const planned = run("plan", [file("day.json", { ...demoInput("first-try"), solve: { seed: 1, iterations: 0 } })]);
+    const plan = JSON.parse(planned.out) as { origin: string; solution: { tasks: { id: string; start: number }[] } };
+    const first = [...plan.solution.tasks].sort((a, b) => a.start - b.start)[0];
+    return { plan, first };
+  })();
+  const at = (minute: number) => new Date(Date.parse(`${plan.origin}:00Z`) + minute * 60_000).toISOString();
+  const began = { id: "e1", device: "phone", at: at(first.start + 3), kind: "started", task: first.id };
+  const over = { id: "e2", device: "phone", at: at(first.start + 9), kind: "done", task: first.id };
+
+  test("where a day stands, the same for events in any order and twice over; verify finds nothing against its rest", () => {
+    const told = (events: object[]) => run("replay", [file("plan.json", plan), file("events.json", events)]);
+    const once = told([began, over]);
+    expect(once.err).toBe("");
+    const stand = JSON.parse(once.out) as Record<string, never> & {
+      replan: { problem: object; solution: object; sentence: string };
+    };
+    expect(stand).toMatchObject({ format: "unisynth-run/1", tasks: { [first.id]: { status: "done" } } });
+    expect(stand.replan.sentence).toMatch(/\.$/);
+    const twice = JSON.parse(told([over, began, over]).out) as Record<string, object>;
+    expect({ ...twice, events: undefined }).toEqual({ ...stand, events: undefined });
+    expect(run("verify", [file("rp.json", stand.replan.problem), file("rs.json", stand.replan.solution)])).toEqual({
+      status: 0,
+      out: "",
+      err: "",
+    });
+  });
+
+  test("what is no event, and what is no moment, is one line with its field", () => {
+    const bad = run("replay", [file("plan.json", plan), file("bad.json", [{ ...began, at: "noon" }])]);
+    expect(bad).toMatchObject({ status: 2, out: "" });
+    expect(bad.err).toMatch(/^events: \[0\]\.at is "noon" .*expected a moment in UTC/);
+    const when = run("replay", [file("plan.json", plan), file("none.json", []), "--at", "later"]);
+    expect(when).toMatchObject({ status: 2, err: '--at is "later"; expected a moment in UTC, such as 2026-12-05T17:04:00Z' });
+  });
+});

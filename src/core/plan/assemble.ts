@@ -91,7 +91,12 @@ function dayOf(request: PlanRequest, { days, beside }: Quantities): Plan["day"] 
       name: gathering.name,
       guests: gathering.guests.reduce((sum, group) => sum + group.count, 0),
     },
-    kitchen: { id: kitchen.id, name: kitchen.name },
+    kitchen: {
+      id: kitchen.id,
+      name: kitchen.name,
+      roomC: kitchen.roomC,
+      ...(kitchen.guide !== undefined && { guide: kitchen.guide }),
+    },
     date: days.date,
     cooks: kitchen.cooks.map(({ id, name, skill }) => ({ id, name, skill })),
     // What stands beside is named like an item; it is none.

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { ObstacleSchema } from "../batching/obstacle";
 import { STEP_KINDS, StepSchema } from "../item/step";
+import { KitchenSchema } from "../kitchen/schema";
 import { SKILLS } from "../process/hands";
 import { ProblemSchema } from "../schedule/problem";
 import { ScheduleReasonSchema } from "../schedule/reason";
@@ -135,7 +136,13 @@ const TargetSchema = z.object({ id: z.string(), name: z.string(), minute: z.int(
 /** What a plan says about the day beside its tasks, so that it can be read without the request it was made from. */
 const DaySchema = z.object({
   gathering: z.object({ id: z.string(), name: z.string(), guests: z.int() }),
-  kitchen: z.object({ id: z.string(), name: z.string() }),
+  /** `roomC` and `guide` as the kitchen has them; undefined in plans that were made before they were kept. */
+  kitchen: z.object({
+    id: z.string(),
+    name: z.string(),
+    roomC: KitchenSchema.shape.roomC.optional(),
+    guide: KitchenSchema.shape.guide,
+  }),
   /** yyyy-mm-dd */
   date: z.string(),
   cooks: z.array(z.object({ id: z.string(), name: z.string(), skill: z.enum(SKILLS) })),

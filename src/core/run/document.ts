@@ -1,0 +1,63 @@
+import type { Plan } from "../plan/schema";
+import { planTaskText } from "../plan/task-text";
+import type { SolveOptions } from "../schedule/budget";
+import { momentOf } from "./clock";
+import { countedEvents, type RunEvent } from "./events";
+import { replay } from "./replay";
+import { restOfDay } from "./rest-of-day";
+import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "./run-text";
+import { clocksOf, cooksNow, foodClocks } from "./stand";
+
+/**
+ * Where a day stands at a minute, and the rest of it planned again, as other programs read it (`unisynth-run/1`). The same for events in
+ * any order and however often each came.
+ * @param now minute of the plan, whole; without it that of the last event, or the first start
+ */
+export function runDocument(
+  plan: Plan,
+  events: readonly RunEvent[],
+  now: number | undefined,
+  options: Omit<SolveOptions, "better">,
+) {
+  const { doubled, undone } = countedEvents(events);
+  const state = replay(plan, events);
+  const firstStart = Math.min(...plan.solution.tasks.map(({ start }) => start));
+  const at = now ?? (state.lastMinute === undefined ? firstStart : Math.floor(state.lastMinute));
+  const rest = restOfDay(plan, state, at, options);
+  const slip = slipOfRest(plan, rest);
+  const clocks = clocksOf(plan, state);
+  const food = foodClocks(plan, state, at);
+  const text = (task: string) => planTaskText(plan, task);
+  const warnings: Warning[] = [
+    ...state.odd,
+    ...clockWarnings(clocks, at),
+    ...food.filter(({ level }) => level !== "ok").map((one) => ({ code: "out-of-cold" as const, ...one })),
+    ...slip.late.map((one) => ({ code: "late" as const, ...one })),
+  ];
+  const expected = new Map(rest.solution.tasks.map((task) => [task.id, task]));
+  return {
+    format: "unisynth-run/1" as const,
+    at: momentOf(plan, at),
+    minute: at,
+    events: { counted: countedEvents(events).events.length, doubled, undone: [...undone].sort() },
+    tasks: Object.fromEntries(
+      [...state.tasks].map(([id, task]) => {
+        const { start, end } = expected.get(id) ?? {};
+        const isOpen = task.status === "waiting" || task.status === "running";
+        return [id, { ...task, text: text(id), ...(isOpen && { expected: { start, end } }) }];
+      }),
+    ),
+    cooks: cooksNow(plan, state, rest, at),
+    clocks: clocks.map((clock) => ({ ...clock, text: text(clock.task) })),
+    lots: food.map((one) => ({ ...one, text: text(one.task) })),
+    notes: state.notes,
+    warnings: warnings.map((warning) => ({ ...warning, text: warningText(plan, warning) })),
+    replan: {
+      sentence: slipSentence(plan, slip),
+      moves: slip.moves,
+      late: slip.late,
+      problem: rest.problem,
+      solution: rest.solution,
+    },
+  };
+}

@@ -1,0 +1,112 @@
+import { z } from "zod";
+import { line } from "../shared/fields";
+
+const name = z.string().trim().min(1, { error: "a name" }).max(120);
+const task = z.string().min(1, { error: "the key of a task: item/step/pieces" }).max(300);
+const minutes = (least: number, most: number) =>
+  z
+    .number({ error: `minutes from ${least} to ${most}` })
+    .min(least)
+    .max(most);
+
+/** What every event says of itself: made where, by whom and when. The id is made on the device, so that sent twice it counts once. */
+const common = {
+  id: name,
+  device: name,
+  cook: name.optional(),
+  /** UTC. */
+  at: z.iso.datetime({ error: "a moment in UTC, such as 2026-12-05T17:04:00Z" }),
+  /** Where the clock on the wall stands, IANA. */
+  zone: z.string().max(60).optional(),
+};
+
+/** How a judged step looks: as its cue has it, before that, or beyond. */
+export const SEEN = ["early", "right", "late"] as const;
+export const MEASURED = {
+  room: "°C",
+  dough: "°C",
+  core: "°C",
+  oil: "°C",
+} as const;
+
+/** Something that happened on the day. Never changed: what was wrong is undone by another event. */
+export const EventSchema = z.discriminatedUnion("kind", [
+  z.object({ ...common, kind: z.literal("started"), task }),
+  /** `reason`: why it is over although its core is below its figure. */
+  z.object({ ...common, kind: z.literal("done"), task, reason: line.optional() }),
+  z.object({ ...common, kind: z.literal("extended"), task, minutes: minutes(1, 600) }),
+  /** `share`: how far along it looks, of 1; `reason` as for `done`. */
+  z.object({
+    ...common,
+    kind: z.literal("checked"),
+    task,
+    seen: z.enum(SEEN),
+    share: z.number({ error: "a share from 0.05 to 0.95" }).min(0.05).max(0.95).optional(),
+    reason: line.optional(),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal("measured"),
+    task: task.optional(),
+    what: z.enum(Object.keys(MEASURED) as [keyof typeof MEASURED, ...(keyof typeof MEASURED)[]]),
+    value: z.number({ error: "°C from -40 to 320" }).min(-40).max(320),
+  }),
+  /** A cook leaves, or is there again. */
+  z.object({ ...common, kind: z.literal("changed"), who: name, isThere: z.boolean() }),
+  /** Pieces burnt, dropped or eaten: those of the task. */
+  z.object({ ...common, kind: z.literal("lost"), task, reason: line.optional() }),
+  z.object({ ...common, kind: z.literal("skipped"), task, reason: line.optional() }),
+  /** It will begin so much later than planned. */
+  z.object({ ...common, kind: z.literal("late"), task, minutes: minutes(1, 600) }),
+  z.object({ ...common, kind: z.literal("note"), task: task.optional(), text: z.string().trim().min(1).max(2000) }),
+  z.object({ ...common, kind: z.literal("undone"), event: name }),
+]);
+export type RunEvent = z.output<typeof EventSchema>;
+
+export const EventsSchema = z.array(EventSchema).max(100_000);
+
+const inOrder = (a: RunEvent, b: RunEvent): number =>
+  a.at < b.at
+    ? -1
+    : a.at > b.at
+      ? 1
+      : a.device < b.device
+        ? -1
+        : a.device > b.device
+          ? 1
+          : a.id < b.id
+            ? -1
+            : a.id > b.id
+              ? 1
+              : 0;
+
+/** Events as they count: each once, in one order whatever order they came in, without what was undone. */
+export interface Counted {
+  readonly events: readonly RunEvent[];
+  readonly doubled: number;
+  /** Ids of what was undone. */
+  readonly undone: ReadonlySet<string>;
+}
+
+/**
+ * The same for any order of arrival: by moment, device and id. An undoing counts for what came before it, and may itself be undone.
+ */
+export function countedEvents(all: readonly RunEvent[]): Counted {
+  const byId = new Map<string, RunEvent>();
+  // Of two that claim one id the first in the order counts, whichever came first.
+  for (const event of [...all].map(normal).sort(inOrder)) if (!byId.has(event.id)) byId.set(event.id, event);
+  const sorted = [...byId.values()];
+  const place = new Map(sorted.map(({ id }, k) => [id, k]));
+  const undone = new Set<string>();
+  for (let k = sorted.length - 1; k >= 0; k--) {
+    const event = sorted[k];
+    if (event.kind !== "undone" || undone.has(event.id)) continue;
+    const target = place.get(event.event);
+    if (target !== undefined && target < k) undone.add(event.event);
+  }
+  return { events: sorted.filter(({ id }) => !undone.has(id)), doubled: all.length - sorted.length, undone };
+}
+
+/** Moments written alike, so that they can be compared as texts. */
+const normal = (event: RunEvent): RunEvent =>
+  event.at.length === 24 ? event : { ...event, at: new Date(event.at).toISOString() };

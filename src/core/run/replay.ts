@@ -1,0 +1,274 @@
+import { restInRoom, isRise } from "../item/rest-in-room";
+import { isHeat, type Step } from "../item/step";
+import type { Plan } from "../plan/schema";
+import { minuteReader } from "./clock";
+import { countedEvents, type RunEvent } from "./events";
+
+export type Status = "waiting" | "running" | "done" | "skipped";
+
+/** A task as it stands: minutes of the plan, whole. */
+export interface TaskRun {
+  readonly status: Status;
+  readonly start?: number;
+  readonly end?: number;
+  /** When it is expected to be over, while it runs. */
+  readonly expectedEnd?: number;
+  /** When to look again, where it was not right yet. */
+  readonly lookAgain?: number;
+  /** The last of its looks. */
+  readonly seen?: "early" | "right" | "late";
+  /** Highest core that was measured, °C. */
+  readonly coreC?: number;
+  /** Who began it. */
+  readonly cook?: string;
+  /** Nobody said that it was over: what comes after it was begun. */
+  readonly isAssumed?: true;
+  readonly reason?: string;
+  /** It begins no sooner, min. */
+  readonly notBefore?: number;
+}
+
+/** What does not fit: an event that says something of nothing, or a core that is short. */
+export type Oddity =
+  | { readonly code: "no-such-task"; readonly event: string; readonly task: string }
+  | { readonly code: "no-such-cook"; readonly event: string; readonly who: string }
+  | { readonly code: "already-over"; readonly event: string; readonly task: string }
+  | {
+      readonly code: "core-short";
+      readonly event: string;
+      readonly task: string;
+      readonly coreC: number | null;
+      readonly wantedC: number;
+    };
+
+export interface RunState {
+  readonly tasks: ReadonlyMap<string, TaskRun>;
+  /** Cooks who left, and since when. */
+  readonly away: ReadonlyMap<string, number>;
+  readonly roomC?: number;
+  readonly odd: readonly Oddity[];
+  readonly notes: readonly { readonly minute: number; readonly task?: string; readonly text: string }[];
+  /** Minute of the last event; undefined before the first. */
+  readonly lastMinute?: number;
+}
+
+/** What waits for its cue is looked at again so soon, min: a rise, and what is in the heat. */
+const LOOK_AGAIN = { rest: 10, heat: 3 } as const;
+/** The thermometer's own error, °C. */
+const SAME_C = 0.5;
+
+const WAITING: TaskRun = { status: "waiting" };
+
+/** The step that a task is; undefined for what the plan adds by itself. */
+export const stepOfTask = (plan: Pick<Plan, "tasks" | "steps">, task: string): Step | undefined => {
+  const as = plan.tasks[task]?.as;
+  return as === undefined ? undefined : plan.steps[as];
+};
+
+/** How long a task takes as it was planned, min. */
+const plannedMinutes = (plan: Plan): Map<string, number> =>
+  new Map(plan.solution.tasks.map(({ id, start, end }) => [id, end - start]));
+
+/**
+ * Where a day stands after what happened: the same whatever order the events came in, and however often each came. A step that is
+ * judged is over when somebody says so, not when its time is.
+ */
+export function replay(plan: Plan, all: readonly RunEvent[]): RunState {
+  return new Replay(plan).through(countedEvents(all).events);
+}
+
+class Replay {
+  private readonly tasks = new Map<string, TaskRun>();
+  private readonly away = new Map<string, number>();
+  private readonly odd: Oddity[] = [];
+  private readonly notes: { minute: number; task?: string; text: string }[] = [];
+  private roomC: number | undefined;
+  private readonly planned: ReadonlyMap<string, number>;
+  private readonly before: ReadonlyMap<string, readonly string[]>;
+
+  constructor(private readonly plan: Plan) {
+    this.planned = plannedMinutes(plan);
+    this.before = new Map(
+      plan.problem.tasks.map(({ id, after }) => [id, after.filter((link) => (link.min ?? 0) >= 0).map((link) => link.task)]),
+    );
+    for (const id of this.planned.keys()) this.tasks.set(id, WAITING);
+  }
+
+  through(events: readonly RunEvent[]): RunState {
+    let lastMinute: number | undefined;
+    const minuteIn = minuteReader(this.plan);
+    for (const event of events) {
+      const minute = minuteIn(event.at, event.zone);
+      lastMinute = lastMinute === undefined ? minute : Math.max(lastMinute, minute);
+      this.take(event, Math.floor(minute));
+    }
+    return {
+      tasks: this.tasks,
+      away: this.away,
+      ...(this.roomC !== undefined && { roomC: this.roomC }),
+      odd: this.odd,
+      notes: this.notes,
+      ...(lastMinute !== undefined && { lastMinute }),
+    };
+  }
+
+  private take(event: RunEvent, minute: number): void {
+    if (event.kind === "undone") return;
+    if (event.kind === "changed") return this.cookChanged(event, minute);
+    if (event.kind === "note") {
+      this.notes.push({ minute, ...(event.task !== undefined && { task: event.task }), text: event.text });
+      return;
+    }
+    if (event.kind === "measured" && event.what === "room") return this.roomMeasured(event.value, minute);
+    const { task } = event;
+    if (task === undefined) return;
+    const was = this.tasks.get(task);
+    if (!was) {
+      this.odd.push({ code: "no-such-task", event: event.id, task });
+      return;
+    }
+    if (was.status === "done" || was.status === "skipped") {
+      if (event.kind === "lost") return this.lost(task, minute);
+      // Two devices that both say it is over mean the same.
+      if (event.kind !== "done" && event.kind !== "measured") this.odd.push({ code: "already-over", event: event.id, task });
+      return;
+    }
+    switch (event.kind) {
+      case "started":
+        return this.start(task, minute, event.cook);
+      case "done":
+        return this.end(task, minute, event, was);
+      case "extended":
+        return this.set(task, { ...this.running(task, minute), expectedEnd: this.expected(task, minute) + event.minutes });
+      case "late":
+        return this.set(task, { ...was, notBefore: Math.max(minute, this.startOf(task)) + event.minutes });
+      case "checked":
+        return this.checked(task, minute, event);
+      case "measured":
+        return this.set(task, { ...was, ...(event.what === "core" && { coreC: Math.max(was.coreC ?? -Infinity, event.value) }) });
+      case "skipped":
+        return this.set(task, { status: "skipped", start: minute, end: minute, ...(event.reason && { reason: event.reason }) });
+      case "lost":
+        return this.lost(task, minute);
+    }
+  }
+
+  private set(task: string, now: TaskRun): void {
+    this.tasks.set(task, now);
+  }
+
+  private startOf(task: string): number {
+    return this.plan.solution.tasks.find(({ id }) => id === task)!.start;
+  }
+
+  private start(task: string, minute: number, cook: string | undefined): void {
+    const was = this.tasks.get(task)!;
+    if (was.status === "running") return;
+    this.closeBefore(task, minute);
+    this.set(task, {
+      ...was,
+      status: "running",
+      start: minute,
+      expectedEnd: minute + this.planned.get(task)!,
+      ...(cook !== undefined && { cook }),
+    });
+  }
+
+  /** What a task comes after is over when it begins, said or not; but for what has a core that is not reached. */
+  private closeBefore(task: string, minute: number): void {
+    for (const id of this.before.get(task) ?? []) {
+      const one = this.tasks.get(id);
+      if (!one || (one.status !== "running" && stepOfTask(this.plan, id) !== undefined)) continue;
+      if (one.status === "done" || one.status === "skipped" || this.coreIsShort(id, one)) continue;
+      this.closeBefore(id, one.start ?? minute);
+      const start = Math.min(minute, one.start ?? this.endOfBefore(id) ?? minute);
+      this.set(id, { ...over(one), status: "done", start, end: minute, isAssumed: true });
+    }
+  }
+
+  private endOfBefore(task: string): number | undefined {
+    const ends = (this.before.get(task) ?? []).flatMap((id) => this.tasks.get(id)?.end ?? []);
+    return ends.length > 0 ? Math.max(...ends) : undefined;
+  }
+
+  private coreIsShort(task: string, { coreC }: TaskRun): boolean {
+    const step = stepOfTask(this.plan, task);
+    return step?.coreC !== undefined && isHeat(step) && coreC !== undefined && coreC < step.coreC - SAME_C;
+  }
+
+  private running(task: string, minute: number): TaskRun {
+    const was = this.tasks.get(task)!;
+    if (was.status !== "running") this.start(task, minute, undefined);
+    return this.tasks.get(task)!;
+  }
+
+  /** The end that is expected of a running task, no earlier than now. */
+  private expected(task: string, minute: number): number {
+    return Math.max(minute, this.running(task, minute).expectedEnd ?? minute);
+  }
+
+  private end(task: string, minute: number, { id, reason }: { id: string; reason?: string | undefined }, was: TaskRun): void {
+    if (this.coreIsShort(task, was) && reason === undefined) {
+      this.odd.push({
+        code: "core-short",
+        event: id,
+        task,
+        coreC: was.coreC ?? null,
+        wantedC: stepOfTask(this.plan, task)!.coreC!,
+      });
+      if (was.status !== "running") this.start(task, minute, undefined);
+      return;
+    }
+    // Nobody pressed when it began: it took what was planned, but began no sooner than what it comes after was over.
+    const since = was.start ?? Math.max(this.endOfBefore(task) ?? -Infinity, minute - this.planned.get(task)!);
+    if (was.status !== "running") this.closeBefore(task, Math.min(minute, since));
+    this.set(task, { ...over(was), status: "done", start: Math.min(minute, since), end: minute, ...(reason && { reason }) });
+  }
+
+  private checked(task: string, minute: number, event: Extract<RunEvent, { kind: "checked" }>): void {
+    const now = this.running(task, minute);
+    if (event.seen !== "early") return this.end(task, minute, event, { ...now, seen: event.seen });
+    const step = stepOfTask(this.plan, task);
+    const again = minute + (step && isHeat(step) ? LOOK_AGAIN.heat : LOOK_AGAIN.rest);
+    const gone = minute - (now.start ?? minute);
+    // So far along after so long: it is ready when it is all the way.
+    const expectedEnd = event.share !== undefined ? Math.ceil((now.start ?? minute) + gone / event.share) : again;
+    const lookAgain = Math.min(again, Math.max(minute + 1, expectedEnd));
+    this.set(task, { ...now, seen: "early", expectedEnd: Math.max(expectedEnd, minute + 1), lookAgain });
+  }
+
+  private roomMeasured(roomC: number, minute: number): void {
+    this.roomC = roomC;
+    for (const [task, now] of this.tasks) {
+      const rest = stepOfTask(this.plan, task)?.rest;
+      const { rise } = this.plan.tasks[task] ?? {};
+      if (now.status !== "running" || !rest || !rise || !isRise(rest) || now.expectedEnd === undefined) continue;
+      const left = Math.max(0, now.expectedEnd - minute);
+      const quicker = restInRoom(rest, roomC).readyMin / Math.max(1, rise.readyMin);
+      this.set(task, { ...now, expectedEnd: minute + Math.ceil(left * quicker) });
+    }
+  }
+
+  private cookChanged({ id, who, isThere }: Extract<RunEvent, { kind: "changed" }>, minute: number): void {
+    if (!this.plan.day.cooks.some((cook) => cook.id === who)) this.odd.push({ code: "no-such-cook", event: id, who });
+    else if (isThere) this.away.delete(who);
+    else this.away.set(who, minute);
+  }
+
+  /** The pieces of a task are gone: it is over, and what was still to be done to none but them is left out. */
+  private lost(task: string, minute: number): void {
+    const { item, range } = this.plan.tasks[task];
+    const now = this.tasks.get(task)!;
+    const isOpen = ({ status }: TaskRun) => status === "waiting" || status === "running";
+    if (isOpen(now))
+      this.set(task, { ...over(now), status: "done", start: now.start ?? minute, end: Math.max(minute, now.start ?? minute) });
+    for (const [id, other] of this.tasks) {
+      const info = this.plan.tasks[id];
+      const isOf = info?.item === item && info.range[0] >= range[0] && info.range[1] <= range[1];
+      if (isOf && id !== task && isOpen(other)) this.set(id, { status: "skipped", start: minute, end: minute });
+    }
+  }
+}
+
+/** A task without what only matters while it runs. */
+const over = ({ expectedEnd: _end, lookAgain: _look, ...rest }: TaskRun): TaskRun => rest;

@@ -1,0 +1,64 @@
+import type { Plan } from "../plan/schema";
+import type { SolveOptions } from "../schedule/budget";
+import type { Pool, Problem } from "../schedule/problem";
+import type { ExecutionState } from "../schedule/replan/execution-state";
+import { replan, type Replanned } from "../schedule/replan/replan";
+import type { RunState } from "./replay";
+
+/** What the scheduler has to know of a day that is under way, whole minutes. */
+export function executionOf({ tasks }: RunState, now: number): ExecutionState {
+  const done: { id: string; start: number; end: number }[] = [];
+  const running: { id: string; start: number; end?: number }[] = [];
+  const changed: { id: string; notBefore: number }[] = [];
+  for (const [id, task] of tasks) {
+    if (task.status === "done" || task.status === "skipped") done.push({ id, start: task.start!, end: task.end! });
+    else if (task.status === "running") running.push({ id, start: task.start!, end: Math.max(now, task.expectedEnd ?? now) });
+    else if (task.notBefore !== undefined) changed.push({ id, notBefore: task.notBefore });
+  }
+  return { now, done, running, locked: [], changed };
+}
+
+/** A day whose cooks who left are not there from then on. */
+function withoutThose(problem: Problem, away: RunState["away"]): Problem {
+  if (away.size === 0) return problem;
+  const shortened = (pool: Pool, from: number): Pool => ({
+    ...pool,
+    calendar: (pool.calendar ?? [[0, problem.horizon, pool.capacity]]).flatMap(([a, b, units]) =>
+      a < from ? [[a, Math.min(b, from), units] as [number, number, number]] : [],
+    ),
+  });
+  return {
+    ...problem,
+    resources: problem.resources.map((resource) => {
+      const from = away.get(resource.id);
+      return from === undefined || resource.kind !== "pool" ? resource : shortened(resource, from);
+    }),
+  };
+}
+
+/** Waits of the plan's own last from what they wait after to what they wait for: nobody begins or ends them. */
+function withWaits(plan: Plan, state: RunState): RunState {
+  const tasks = new Map(state.tasks);
+  const ends = (ids: readonly string[]) => ids.map((id) => tasks.get(id));
+  for (const { id, after } of plan.problem.tasks) {
+    if (plan.tasks[id]?.what.code !== "wait" || tasks.get(id)?.status !== "waiting") continue;
+    const before = ends(after.map((link) => link.task));
+    if (before.length === 0 || before.some((one) => one?.end === undefined)) continue;
+    const start = Math.max(...before.map((one) => one!.end!));
+    const next = plan.problem.tasks.filter((one) => one.after.some((link) => link.task === id)).map((one) => tasks.get(one.id));
+    const isOver = next.length > 0 && next.every((one) => one?.start !== undefined);
+    if (isOver)
+      tasks.set(id, { status: "done", start, end: Math.max(start, ...next.map((one) => one!.start!)), isAssumed: true });
+    else tasks.set(id, { status: "running", start });
+  }
+  return { ...state, tasks };
+}
+
+/** The rest of a day, planned again: what is done stays as it was, what is under way as it is, and no more changes than must. */
+export function restOfDay(plan: Plan, state: RunState, now: number, options: Omit<SolveOptions, "better">): Replanned {
+  const soFar = withWaits(plan, state);
+  const { done, running, ...rest } = executionOf(soFar, now);
+  // The end of a wait is not known: it lasts until what it waits for begins.
+  const open = running.map(({ id, start, end }) => (plan.tasks[id]?.what.code === "wait" ? { id, start } : { id, start, end }));
+  return replan(withoutThose(plan.problem, state.away), plan.solution, { ...rest, done, running: open }, options);
+}
