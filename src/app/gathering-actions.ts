@@ -8,6 +8,7 @@ import { database } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
 import { itemRepository } from "@/db/items";
 import { kitchenRepository } from "@/db/kitchens";
+import { runRepository } from "@/db/runs";
 import { newId } from "./new-id";
 import { outcome } from "./outcome";
 
@@ -66,6 +67,13 @@ export async function deleteGathering(id: unknown): Promise<Result<{ id: string 
   return outcome(() => {
     const repository = gatheringRepository(database());
     if (!repository.isThere(parsed.value)) return unknownGathering(id);
+    if (runRepository(database()).of(parsed.value).length > 0)
+      return fail({
+        code: "inconsistent",
+        path: ["gathering"],
+        got: parsed.value,
+        wanted: "one that was not cooked: what happened stays. Put it away instead",
+      });
     repository.remove(parsed.value);
     revalidatePath("/");
     return ok({ id: parsed.value });

@@ -45,6 +45,8 @@ export function connect(file: string): Connection {
   try {
     connection.pragma(`busy_timeout = ${BUSY_MS}`);
     connection.pragma("journal_mode = WAL");
+    // What was answered "kept" is on the disk, also when the power goes.
+    connection.pragma("synchronous = FULL");
     connection.pragma("foreign_keys = ON");
     // A disk that fills up, tried out: pages of 4 kB that the file may have at the most.
     if (process.env.UNISYNTH_MOST_PAGES) connection.pragma(`max_page_count = ${Number(process.env.UNISYNTH_MOST_PAGES)}`);

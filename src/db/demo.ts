@@ -9,7 +9,7 @@ import demoKitchens from "./demo/kitchens.json";
 import { gatheringRepository } from "./gatherings";
 import { itemRepository } from "./items";
 import { kitchenRepository } from "./kitchens";
-import { gatherings, items, kitchens, ownIngredients, pantry, planReferences, plans } from "./schema";
+import { gatherings, items, kitchens, ownIngredients, pantry, planReferences, plans, runEvents, runs } from "./schema";
 
 /** Fills an empty database with the demo: nine items, three kitchens, three gatherings whose dates follow today. */
 export function seedDemo(db: Db, savedAt: string): boolean {
@@ -24,10 +24,17 @@ export function seedDemo(db: Db, savedAt: string): boolean {
   return true;
 }
 
+const KEPT_TRIGGER =
+  "create trigger run_events_are_kept before delete on run_events begin select raise(ABORT, 'what happened is append-only'); end";
+
 /** Takes out everything, so that the demo can be filled in anew. */
 export function clearAll(db: Db): void {
   db.transaction((tx) => {
-    for (const table of [planReferences, plans, gatherings, kitchens, items, pantry, ownIngredients])
+    // What happened is append-only, but for whoever throws everything away.
+    tx.run(sql`drop trigger run_events_are_kept`);
+    tx.delete(runEvents).run();
+    tx.run(sql.raw(KEPT_TRIGGER));
+    for (const table of [planReferences, runs, plans, gatherings, kitchens, items, pantry, ownIngredients])
       tx.delete(table)
         .where(sql`1 = 1`)
         .run();

@@ -39,6 +39,10 @@ export const planRepository = (db: Db) => ({
       return undefined;
     }
   },
+  /** The id of the newest plan of a gathering. */
+  latestId: (gatheringId: string): number | undefined =>
+    db.select({ id: plans.id }).from(plans).where(eq(plans.gatheringId, gatheringId)).orderBy(desc(plans.id)).limit(1).all().at(0)
+      ?.id,
   /** The newest plan of a gathering in short. */
   glance(gatheringId: string): PlanGlance | undefined {
     const { origin, firstStart, lastEnd, cost, status } = plans;

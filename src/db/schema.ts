@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { check, index, integer, primaryKey, real, sqliteTable, text } from "drizzle-orm/sqlite-core";
+import { check, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 
 /** What every stored document has: its JSON, the version it was written in, and how often it was saved. */
 const document = {
@@ -141,6 +141,46 @@ export const planReferences = sqliteTable(
     reference: text("reference").notNull(),
   },
   (t) => [primaryKey({ columns: [t.planId, t.kind, t.reference] })],
+);
+
+/** Days under way: the plan that is cooked, and how far its clock is from the one on the wall where it is practised, ms. */
+export const runs = sqliteTable(
+  "runs",
+  {
+    id: text("id").primaryKey(),
+    gatheringId: text("gathering_id")
+      .notNull()
+      .references(() => gatherings.id, { onDelete: "restrict" }),
+    planId: integer("plan_id")
+      .notNull()
+      .references(() => plans.id, { onDelete: "restrict" }),
+    startedAt: text("started_at").notNull(),
+    shiftMs: integer("shift_ms").notNull().default(0),
+  },
+  (t) => [index("runs_listed").on(t.gatheringId, t.startedAt)],
+);
+
+/** What happened in a run, in the order in which it came in. Append-only: triggers refuse changes. */
+export const runEvents = sqliteTable(
+  "run_events",
+  {
+    runId: text("run_id")
+      .notNull()
+      .references(() => runs.id, { onDelete: "restrict" }),
+    sequence: integer("sequence").notNull(),
+    eventId: text("event_id").notNull(),
+    at: text("at").notNull(),
+    receivedAt: text("received_at").notNull(),
+    device: text("device").notNull(),
+    kind: text("kind").notNull(),
+    task: text("task"),
+    data: text("data").notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.runId, t.sequence] }),
+    uniqueIndex("run_events_once").on(t.runId, t.eventId),
+    check("run_events_data", sql`json_valid(${t.data})`),
+  ],
 );
 
 /** Other devices that were let in; only a hash of what each shows is kept. */

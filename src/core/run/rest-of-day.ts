@@ -54,11 +54,17 @@ function withWaits(plan: Plan, state: RunState): RunState {
   return { ...state, tasks };
 }
 
-/** The rest of a day, planned again: what is done stays as it was, what is under way as it is, and no more changes than must. */
-export function restOfDay(plan: Plan, state: RunState, now: number, options: Omit<SolveOptions, "better">): Replanned {
+/** What a search for the rest of a day is given: the plan with whoever is still there, and how far it has come. */
+export function restInput(plan: Plan, state: RunState, now: number): { readonly plan: Plan; readonly soFar: ExecutionState } {
   const soFar = withWaits(plan, state);
   const { done, running, ...rest } = executionOf(soFar, now);
   // The end of a wait is not known: it lasts until what it waits for begins.
   const open = running.map(({ id, start, end }) => (plan.tasks[id]?.what.code === "wait" ? { id, start } : { id, start, end }));
-  return replan(withoutThose(plan.problem, state.away), plan.solution, { ...rest, done, running: open }, options);
+  return { plan: { ...plan, problem: withoutThose(plan.problem, state.away) }, soFar: { ...rest, done, running: open } };
+}
+
+/** The rest of a day, planned again: what is done stays as it was, what is under way as it is, and no more changes than must. */
+export function restOfDay(plan: Plan, state: RunState, now: number, options: Omit<SolveOptions, "better">): Replanned {
+  const input = restInput(plan, state, now);
+  return replan(input.plan.problem, plan.solution, input.soFar, options);
 }

@@ -29,6 +29,7 @@ const VIEWS = [
   { path: "", name: "Gathering" },
   { path: "/quantities", name: "Quantities" },
   { path: "/timeline", name: "Timeline" },
+  { path: "/cook", name: "Cook" },
 ] as const;
 
 /** The frame of every view of one gathering: where you are, what the day comes to, and whether it can be done. */

@@ -1,0 +1,99 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import type { RunningClock } from "@/core/run/stand";
+import { lengthText } from "@/core/shared/clock";
+import { COLOUR } from "../theme/tokens";
+import type { Say } from "./say";
+
+const PRESS = { minHeight: 44 } as const;
+const RING = 56;
+
+interface Props {
+  readonly clocks: readonly RunningClock[];
+  readonly minute: number;
+  readonly task: (id: string) => string;
+  readonly clock: (minute: number) => string;
+  readonly say: Say;
+}
+
+/** What runs without hands: a ring that fills towards ready, when to look, and the answer to the look. */
+export function ClockList({ clocks, minute, task, clock, say }: Props) {
+  if (clocks.length === 0) return <Box sx={{ color: COLOUR.soft }}>Nothing runs by itself just now.</Box>;
+  const sorted = [...clocks].sort((a, b) => a.lookAt - b.lookAt);
+  return (
+    <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gap: 1.5 }}>
+      {sorted.map((one) => {
+        const isDue = minute >= one.lookAt;
+        return (
+          <Box
+            component="li"
+            key={one.task}
+            aria-label={task(one.task)}
+            sx={{
+              display: "flex",
+              gap: 1.5,
+              background: COLOUR.card,
+              border: `1px solid ${isDue ? COLOUR.ember : COLOUR.line}`,
+              p: 1.5,
+            }}
+          >
+            <Ring
+              share={(minute - one.since) / Math.max(1, one.target - one.since)}
+              isOver={one.tooFar !== undefined && minute > one.tooFar}
+            />
+            <Box sx={{ minWidth: 0, flex: 1 }}>
+              <Box sx={{ fontWeight: 650, fontSize: "1.05rem", overflowWrap: "anywhere" }}>{task(one.task)}</Box>
+              <Box sx={{ color: isDue ? COLOUR.ember : COLOUR.soft, fontWeight: isDue ? 650 : 400 }}>
+                {isDue ? "Look now" : `Look at ${clock(one.lookAt)}`} · ready about {clock(one.target)} (
+                {one.target > minute ? `in ${lengthText(one.target - minute)}` : "any moment"})
+                {one.tooFar !== undefined && ` · too far from ${clock(one.tooFar)}`}
+              </Box>
+              <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1 }}>
+                <Button
+                  variant={isDue ? "contained" : "outlined"}
+                  sx={PRESS}
+                  onClick={() => say({ kind: "checked", task: one.task, seen: "right" })}
+                >
+                  It is right
+                </Button>
+                <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "checked", task: one.task, seen: "early" })}>
+                  Not yet
+                </Button>
+                <Button
+                  variant="outlined"
+                  sx={PRESS}
+                  aria-label={`${task(one.task)}: 5 min more`}
+                  onClick={() => say({ kind: "extended", task: one.task, minutes: 5 })}
+                >
+                  +5
+                </Button>
+              </Box>
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** Fills towards ready; over the mark it is drawn whole and in the colour of heat. */
+function Ring({ share, isOver }: { share: number; isOver: boolean }) {
+  const radius = RING / 2 - 5;
+  const round = 2 * Math.PI * radius;
+  const filled = Math.min(1, Math.max(0, share));
+  return (
+    <svg width={RING} height={RING} aria-hidden style={{ flex: "none" }}>
+      <circle cx={RING / 2} cy={RING / 2} r={radius} fill="none" stroke={COLOUR.line} strokeWidth={6} />
+      <circle
+        cx={RING / 2}
+        cy={RING / 2}
+        r={radius}
+        fill="none"
+        stroke={isOver ? COLOUR.ember : COLOUR.tide}
+        strokeWidth={6}
+        strokeDasharray={`${round * filled} ${round}`}
+        transform={`rotate(-90 ${RING / 2} ${RING / 2})`}
+      />
+    </svg>
+  );
+}

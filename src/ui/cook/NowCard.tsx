@@ -1,0 +1,103 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import type { ReactNode } from "react";
+import { Banner } from "../kit/Banner";
+import { COLOUR } from "../theme/tokens";
+import type { Doing } from "./cook.view-model";
+import type { Say } from "./say";
+
+/** Large enough for a floury thumb. */
+const PRESS = { minHeight: 56, fontSize: "1.15rem", px: 3 } as const;
+
+interface Props {
+  readonly doing: Doing;
+  readonly title: string;
+  readonly heat: (text: string) => string;
+  readonly degrees: (celsius: number) => string;
+  readonly say: Say;
+}
+
+/** The one thing to do now: what, how it looks when it is right, what can hurt, and one press. */
+export function NowCard({ doing: { task, step, press, run }, title, heat, degrees, say }: Props) {
+  return (
+    <Box
+      component="article"
+      aria-label={title}
+      sx={{
+        background: COLOUR.card,
+        border: `1px solid ${COLOUR.line}`,
+        borderTop: `6px solid ${COLOUR.ember}`,
+        p: { xs: 2, sm: 3 },
+      }}
+    >
+      <Box
+        component="h2"
+        sx={{ m: 0, fontFamily: '"Fraunces Variable", serif', fontSize: { xs: "1.9rem", sm: "2.4rem" }, lineHeight: 1.12 }}
+      >
+        {title}
+      </Box>
+      {step?.do && <Box sx={{ mt: 1.5, fontSize: "1.15rem" }}>{heat(step.do)}</Box>}
+      {step?.cue?.see && (
+        <Line name="Right when">
+          {step.cue.see}
+          {step.cue.feel ? `; ${step.cue.feel}` : ""}
+        </Line>
+      )}
+      {step?.coreC !== undefined && (
+        <Line name="Core">{degrees(step.coreC)} in the thickest piece, in two of them; local rules come first</Line>
+      )}
+      {step?.caution && (
+        <Box sx={{ mt: 1.5 }}>
+          <Banner kind="caution">{heat(step.caution)}</Banner>
+        </Box>
+      )}
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mt: 2.5 }}>
+        {press === "done" && (
+          <Button variant="contained" sx={PRESS} onClick={() => say({ kind: "done", task })}>
+            Done
+          </Button>
+        )}
+        {press === "begin" && (
+          <Button variant="contained" sx={PRESS} onClick={() => say({ kind: "started", task })}>
+            It is in: begin
+          </Button>
+        )}
+        {press === "judge" && (
+          <Button variant="contained" sx={PRESS} onClick={() => say({ kind: "checked", task, seen: "right" })}>
+            It is right
+          </Button>
+        )}
+        {press === "judge" && (
+          <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "checked", task, seen: "early" })}>
+            Not yet
+          </Button>
+        )}
+        {press === "done" && run.status === "waiting" && (
+          <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "started", task })}>
+            Begin
+          </Button>
+        )}
+        {[5, 10].map((minutes) => (
+          <Button
+            key={minutes}
+            variant="outlined"
+            sx={PRESS}
+            aria-label={`${title}: ${minutes} min more`}
+            onClick={() => say(run.status === "waiting" ? { kind: "late", task, minutes } : { kind: "extended", task, minutes })}
+          >
+            +{minutes}
+          </Button>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+const Line = ({ name, children }: { name: string; children: ReactNode }) => (
+  <Box sx={{ mt: 1, fontSize: "1.1rem" }}>
+    <Box component="span" sx={{ color: COLOUR.soft }}>
+      {name}:{" "}
+    </Box>
+    {children}
+  </Box>
+);

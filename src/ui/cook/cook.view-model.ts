@@ -1,0 +1,77 @@
+import type { Plan } from "@/core/plan/schema";
+import { isHeat, type Step } from "@/core/item/step";
+import { stepOfTask, type RunState, type TaskRun } from "@/core/run/replay";
+import { clocksOf, cooksNow, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
+import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "@/core/run/run-text";
+import type { Replanned } from "@/core/schedule/replan/replan";
+
+/** What one pair of hands does now. */
+export interface Doing {
+  readonly task: string;
+  readonly step: Step | undefined;
+  readonly run: TaskRun;
+  /** By now: it is begun and over in one, put in, or judged. */
+  readonly press: "done" | "begin" | "judge";
+}
+
+export interface CookColumn {
+  readonly cook: string;
+  readonly name: string;
+  readonly isAway: boolean;
+  readonly now: readonly Doing[];
+  readonly next: readonly { readonly task: string; readonly at: number }[];
+}
+
+export interface CookModel {
+  readonly columns: readonly CookColumn[];
+  readonly clocks: readonly RunningClock[];
+  readonly food: readonly FoodClock[];
+  readonly warnings: readonly { readonly code: Warning["code"]; readonly text: string }[];
+  /** What the rest of the day comes to; undefined until it is known. */
+  readonly sentence: string | undefined;
+  readonly isOver: boolean;
+}
+
+interface Shown {
+  readonly task: (id: string) => string;
+  readonly clock: (minute: number) => string;
+}
+
+/** Where a day stands at a minute, for the screen in the kitchen. `rest` undefined: the plan as it was. */
+export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefined, now: number, shown: Shown): CookModel {
+  const { solution } = rest ?? plan;
+  const clocks = clocksOf(plan, state);
+  const food = foodClocks(plan, state, now);
+  const slip = rest && slipOfRest(plan, rest);
+  const warnings: Warning[] = [
+    ...state.odd.slice(-1),
+    ...clockWarnings(clocks, now).filter(({ code }) => code === "too-far"),
+    ...food.filter(({ level }) => level !== "ok").map((one) => ({ code: "out-of-cold" as const, ...one })),
+  ];
+  const doing = (task: string): Doing => {
+    const step = stepOfTask(plan, task);
+    const run = state.tasks.get(task) ?? { status: "waiting" as const };
+    const isHandsOn = !step || step.attention === "hands-on";
+    return { task, step, run, press: isHandsOn ? "done" : run.status === "running" ? "judge" : "begin" };
+  };
+  return {
+    columns: cooksNow(plan, state, { solution }, now).map((one) => ({
+      cook: one.cook,
+      name: plan.day.cooks.find(({ id }) => id === one.cook)?.name ?? one.cook,
+      isAway: one.isAway,
+      now: one.now.filter((task) => plan.tasks[task]?.what.code !== "wait").map(doing),
+      next: one.next,
+    })),
+    clocks,
+    food,
+    warnings: warnings.map((warning) => ({ code: warning.code, text: warningText(plan, warning, shown.task) })),
+    sentence: slip && slipSentence(plan, slip, shown.task, shown.clock),
+    isOver: [...state.tasks].every(([id, { status }]) => status === "done" || status === "skipped" || !plan.tasks[id]?.step),
+  };
+}
+
+/** Whether a clock is that of something in the heat. */
+export const isInHeat = (plan: Plan, task: string): boolean => {
+  const step = stepOfTask(plan, task);
+  return step !== undefined && isHeat(step);
+};
