@@ -66,6 +66,11 @@ test("who leaves has nothing to do, and what runs late says what it comes to", a
   const sentence = page.getByTestId("rest");
   await expect(sentence).toHaveText(/stays/, { timeout: 30_000 });
   const before = await sentence.textContent();
+  // Whoever is early begins what comes next.
+  await hands
+    .getByRole("button", { name: /begin now$/ })
+    .first()
+    .click();
   await nowOf(page, "Teo")
     .getByRole("button", { name: /10 min more/ })
     .click();

@@ -11,10 +11,13 @@ import { runRepository } from "@/db/runs";
 import { newId } from "../new-id";
 import { outcome } from "../outcome";
 
+const SAME_COST = 1e-6;
+
 /** Where the kitchen's clock is taken to stand, where a plan names no zone. */
 const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
-const BeginSchema = z.object({ gathering: Id, practice: z.boolean() });
+/** `cost`: of the plan that the cook sees, so that no other is begun. */
+const BeginSchema = z.object({ gathering: Id, practice: z.boolean(), cost: z.number() });
 
 /**
  * Begins to cook the plan that a gathering keeps. Practised, its clock begins at the plan's first step. Issues: those of what came;
@@ -23,13 +26,13 @@ const BeginSchema = z.object({ gathering: Id, practice: z.boolean() });
 export async function beginRun(input: unknown): Promise<Result<{ id: string }>> {
   const parsed = parseWith(BeginSchema, input);
   if (!parsed.ok) return parsed;
-  const { gathering, practice } = parsed.value;
+  const { gathering, practice, cost } = parsed.value;
   return outcome(() => {
     const db = database();
     const kept = planRepository(db).latest(gathering);
     const planId = planRepository(db).latestId(gathering);
-    if (!kept || planId === undefined)
-      return fail({ code: "unknown", path: ["gathering"], got: gathering, wanted: "one whose plan was kept" });
+    if (!kept || planId === undefined || Math.abs(kept.plan.solution.cost - cost) > SAME_COST)
+      return fail({ code: "unknown", path: ["gathering"], got: gathering, wanted: "one whose plan, as it is shown, was kept" });
     const now = new Date();
     const id = newId(gathering);
     const first = Math.min(...kept.plan.solution.tasks.map(({ start }) => start));

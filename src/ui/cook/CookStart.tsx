@@ -15,22 +15,36 @@ import { momentText } from "../plan/plan-summary";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
 
+/** A large plan is kept in pieces: so often, and after such pauses, is it asked whether it is there. */
+const TRIES = 30;
+const PAUSE_MS = 400;
+
 interface Props {
   readonly gathering: string;
   readonly runs: readonly { readonly id: string; readonly startedAt: string; readonly shiftMs: number }[];
-  readonly begin: (input: { gathering: string; practice: boolean }) => Promise<Result<{ id: string }>>;
+  readonly begin: (input: { gathering: string; practice: boolean; cost: number }) => Promise<Result<{ id: string }>>;
 }
 
 /** From a plan to the day itself: begin it, practise it, or go on with one that was begun. */
 export function CookStart({ gathering, runs, begin }: Props) {
-  const { good } = usePlan();
+  const { good, keepAgain, stop } = usePlan();
   const { clock } = usePlanDisplay(good?.plan);
   const router = useRouter();
   const [trouble, setTrouble] = useState<string>();
   const [isBusy, setBusy] = useState(false);
   const start = async (practice: boolean) => {
+    if (!good) return;
     setBusy(true);
-    const answer = await begin({ gathering, practice });
+    setTrouble(undefined);
+    // What is cooked is the plan that is seen: the search ends with it, and it is kept before it is begun.
+    stop();
+    keepAgain();
+    const { cost } = good.plan.solution;
+    let answer = await begin({ gathering, practice, cost });
+    for (let tries = 0; !answer.ok && answer.issues[0].code === "unknown" && tries < TRIES; tries++) {
+      await new Promise((wake) => setTimeout(wake, PAUSE_MS));
+      answer = await begin({ gathering, practice, cost });
+    }
     if (answer.ok) router.push(`/cook/${answer.value.id}`);
     else {
       setTrouble(issueText(answer.issues[0]));
