@@ -68,6 +68,17 @@ const SHOTS = [
         );
     },
   ],
+  ["cook", "/g/launch-night/cook", 1280, cooked],
+  [
+    "cook-phone",
+    "/g/launch-night/cook",
+    390,
+    async (page) => {
+      await cooked(page);
+      await page.getByRole("combobox", { name: "Whose screen" }).click();
+      await page.getByRole("option", { name: "Maren" }).click();
+    },
+  ],
   [
     "no-plan",
     "/g/launch-night",
@@ -100,6 +111,20 @@ const SHOTS = [
     },
   ],
 ];
+
+/** Practises the day from its first step, as far as a few presses go. */
+async function cooked(page) {
+  await planned(page);
+  await page.getByRole("button", { name: "Practise it" }).click();
+  await page.getByTestId("rest").filter({ hasText: "stays" }).waitFor({ timeout: 60_000 });
+  for (let k = 0; k < 3; k++) {
+    await page
+      .getByRole("button", { name: /^Done$|: begin now$/ })
+      .nth(k)
+      .click();
+    await page.waitForTimeout(400);
+  }
+}
 
 async function planned(page) {
   await page

@@ -9,7 +9,7 @@ import type { PlanRequest } from "./request";
 import type { Plan } from "./schema";
 
 /** So long a day is looked for that leaves time for care, ms or share of a short limit; in steps, where no clock limits the search. */
-const CAREFUL_MS = 1500;
+const CAREFUL_MS = 4000;
 const CAREFUL_SHARE = 0.3;
 const CAREFUL_STEPS = 10;
 

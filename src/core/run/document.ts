@@ -24,7 +24,7 @@ export function runDocument(
   const firstStart = Math.min(...plan.solution.tasks.map(({ start }) => start));
   const at = now ?? (state.lastMinute === undefined ? firstStart : Math.floor(state.lastMinute));
   const rest = restOfDay(plan, state, at, options);
-  const slip = slipOfRest(plan, rest);
+  const slip = slipOfRest(plan, rest, state);
   const clocks = clocksOf(plan, state);
   const food = foodClocks(plan, state, at);
   const text = (task: string) => planTaskText(plan, task);

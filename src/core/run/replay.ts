@@ -178,8 +178,10 @@ class Replay {
   private closeBefore(task: string, minute: number): void {
     for (const id of this.before.get(task) ?? []) {
       const one = this.tasks.get(id);
-      if (!one || (one.status !== "running" && stepOfTask(this.plan, id) !== undefined)) continue;
-      if (one.status === "done" || one.status === "skipped" || this.coreIsShort(id, one)) continue;
+      if (!one || one.status === "done" || one.status === "skipped" || this.coreIsShort(id, one)) continue;
+      const step = stepOfTask(this.plan, id);
+      // What nobody put into the heat is not taken to have been in it.
+      if (one.status === "waiting" && step && isHeat(step)) continue;
       this.closeBefore(id, one.start ?? minute);
       const start = Math.min(minute, one.start ?? this.endOfBefore(id) ?? minute);
       this.set(id, { ...over(one), status: "done", start, end: minute, isAssumed: true });

@@ -5,7 +5,7 @@ import { planTaskText } from "../plan/task-text";
 import type { Replanned } from "../schedule/replan/replan";
 import { clockText, lengthText, wallMinute, MINUTES_A_DAY } from "../shared/clock";
 import { listed } from "../shared/words";
-import type { Oddity } from "./replay";
+import type { Oddity, RunState } from "./replay";
 import type { FoodClock, RunningClock } from "./stand";
 
 /** What is to be known at once, in codes. */
@@ -69,17 +69,20 @@ export function slipSentence(
   const more = slip.moves.length - moved.length;
   const beyond = slip.beyond.map(({ cook, minutes }) => `${resourceText(plan, cook)} is needed ${lengthText(minutes)} longer`);
   const parts = [
+    listed(waves),
     moved.length === 0
-      ? "Nothing else moves"
+      ? "nothing else moves"
       : `${listed(moved)}${more > 0 ? `, and ${more} more ${more === 1 ? "step moves" : "steps move"}` : ""}`,
     ...beyond,
-    listed(waves),
   ].filter((part) => part !== "");
   return `${parts.join("; ")}.`;
 }
 
-/** What the rest of a day, planned again, means: as `readSlip`, for no step in particular. */
-export const slipOfRest = (plan: Plan, rest: Replanned): Slip => readSlip(plan, "", rest);
+/** What the rest of a day, planned again, means: of what moves only what is still to begin. */
+export function slipOfRest(plan: Plan, rest: Replanned, { tasks }: RunState): Slip {
+  const slip = readSlip(plan, "", rest);
+  return { ...slip, moves: slip.moves.filter(({ task }) => tasks.get(task)?.status === "waiting") };
+}
 
 /** Warnings of a clock: past its time, or to be looked at. */
 export function clockWarnings(clocks: readonly RunningClock[], now: number): Warning[] {

@@ -44,6 +44,8 @@ const SOON = 0.875;
 export function cooksNow(plan: Plan, state: RunState, { solution }: Pick<Replanned, "solution">, now: number): CookStand[] {
   const takings = byTask({ problem: plan.problem, solution });
   return plan.day.cooks.map(({ id: cook }) => {
+    // The rest of the day may need even who left; they are not there all the same.
+    if (state.away.has(cook)) return { cook, isAway: true, now: [], next: [] };
     const own = takings.filter(({ resource }) => resource === cook).sort((a, b) => a.from - b.from);
     const isOpen = (task: string) => !["done", "skipped"].includes(state.tasks.get(task)?.status ?? "done");
     const at = own.filter(
@@ -52,7 +54,7 @@ export function cooksNow(plan: Plan, state: RunState, { solution }: Pick<Replann
     const later = own.filter(({ task, from }) => isOpen(task) && from > now);
     return {
       cook,
-      isAway: state.away.has(cook),
+      isAway: false,
       now: [...new Set(at.map(({ task }) => task))],
       next: later.slice(0, NEXT).map(({ task, from }) => ({ task, at: from })),
     };

@@ -7,6 +7,8 @@ import type { Say } from "./say";
 
 const PRESS = { minHeight: 44 } as const;
 const RING = 56;
+/** What goes too far tomorrow is no matter of today. */
+const SAID_AHEAD_MIN = 12 * 60;
 
 interface Props {
   readonly clocks: readonly RunningClock[];
@@ -46,7 +48,7 @@ export function ClockList({ clocks, minute, task, clock, say }: Props) {
               <Box sx={{ color: isDue ? COLOUR.ember : COLOUR.soft, fontWeight: isDue ? 650 : 400 }}>
                 {isDue ? "Look now" : `Look at ${clock(one.lookAt)}`} · ready about {clock(one.target)} (
                 {one.target > minute ? `in ${lengthText(one.target - minute)}` : "any moment"})
-                {one.tooFar !== undefined && ` · too far from ${clock(one.tooFar)}`}
+                {one.tooFar !== undefined && one.tooFar - minute < SAID_AHEAD_MIN && ` · too far from ${clock(one.tooFar)}`}
               </Box>
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1 }}>
                 <Button

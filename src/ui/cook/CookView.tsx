@@ -52,7 +52,8 @@ export function CookView({ run, plan, received, tell }: Props) {
       zone: zoneHere(),
       ...(whose !== EVERYONE && { cook: whose }),
     } as RunEvent);
-  const own = [...events].filter(({ device, kind }) => kind !== "undone" && device === ownDevice());
+  // Which device this is only the browser knows: before that nothing is this one's own.
+  const own = minute === undefined ? [] : events.filter(({ device, kind }) => kind !== "undone" && device === deviceName());
   const undone = new Set(events.flatMap((event) => (event.kind === "undone" ? [event.event] : [])));
   const last = own.filter(({ id }) => !undone.has(id)).at(-1);
   const target = plan.day.targets.find((one) => minute !== undefined && one.minute >= minute);
@@ -91,16 +92,10 @@ export function CookView({ run, plan, received, tell }: Props) {
         <TextField
           select
           size="small"
-          label="Whose screen"
           value={whose}
           onChange={(event) => setWhose(event.target.value)}
-          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-          sx={{
-            ml: "auto",
-            minWidth: 150,
-            "& .MuiInputBase-root, & label": { color: "#fff" },
-            "& fieldset, & svg": { borderColor: "#bfe0dc", color: "#fff" },
-          }}
+          slotProps={{ select: { displayEmpty: true }, htmlInput: { "aria-label": "Whose screen" } }}
+          sx={{ ml: "auto", minWidth: 150, background: "#fff", borderRadius: "4px" }}
         >
           <MenuItem value={EVERYONE}>Everyone</MenuItem>
           {plan.day.cooks.map(({ id, name }) => (
@@ -121,7 +116,7 @@ export function CookView({ run, plan, received, tell }: Props) {
             {shown.heat(text)}
           </Banner>
         ))}
-        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center" }}>
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center", order: { xs: 2, md: 0 } }}>
           <Box data-testid="rest" role="status" sx={{ fontSize: "1.1rem", flex: 1, minWidth: 240 }}>
             {model?.sentence ?? "The rest of the day is being worked out …"}
           </Box>
@@ -135,11 +130,21 @@ export function CookView({ run, plan, received, tell }: Props) {
           sx={{
             display: "grid",
             gap: 2,
-            gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 3fr) minmax(300px, 2fr)" },
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 5fr) minmax(300px, 2fr)" },
             alignItems: "start",
           }}
         >
-          <Box sx={{ display: "grid", gap: 2 }}>
+          <Box
+            sx={{
+              display: "grid",
+              gap: 2.5,
+              alignItems: "start",
+              gridTemplateColumns: {
+                xs: "minmax(0, 1fr)",
+                md: columns.length > 1 ? "repeat(2, minmax(0, 1fr))" : "minmax(0, 1fr)",
+              },
+            }}
+          >
             {columns.map((column) => (
               <Hands key={column.cook} column={column} isAlone={columns.length === 1} shown={shown} say={say} />
             ))}
@@ -158,8 +163,6 @@ export function CookView({ run, plan, received, tell }: Props) {
     </Box>
   );
 }
-
-const ownDevice = (): string | undefined => (typeof localStorage === "undefined" ? undefined : deviceName());
 
 /** One pair of hands: now, and the next two. */
 function Hands({
@@ -193,6 +196,7 @@ function Hands({
         <NowCard
           key={doing.task}
           doing={doing}
+          isSmall={!isAlone}
           title={shown.task(doing.task)}
           heat={shown.heat}
           degrees={shown.degrees}
@@ -208,17 +212,20 @@ function Hands({
               : "Nothing more for these hands."}
         </Box>
       )}
-      {next.map(({ task, at }) => (
+      {next.map(({ task, at, isLook, mayBegin }) => (
         <Box key={task} sx={{ display: "flex", gap: 2, alignItems: "center", px: 2, py: 0.5 }}>
           <Box sx={{ fontWeight: 650, minWidth: 56 }}>{shown.clock(at)}</Box>
           <Box sx={{ flex: 1, fontSize: "1.05rem" }}>{shown.task(task)}</Box>
-          <Button
-            sx={{ minHeight: 44 }}
-            aria-label={`${shown.task(task)}: begin now`}
-            onClick={() => say({ kind: "started", task })}
-          >
-            Begin now
-          </Button>
+          {isLook && <Box sx={{ color: COLOUR.soft }}>a look</Box>}
+          {mayBegin && (
+            <Button
+              sx={{ minHeight: 44 }}
+              aria-label={`${shown.task(task)}: begin now`}
+              onClick={() => say({ kind: "started", task })}
+            >
+              Begin now
+            </Button>
+          )}
         </Box>
       ))}
     </Box>

@@ -15,10 +15,12 @@ interface Props {
   readonly heat: (text: string) => string;
   readonly degrees: (celsius: number) => string;
   readonly say: Say;
+  /** Where the screen is everybody's. */
+  readonly isSmall: boolean;
 }
 
 /** The one thing to do now: what, how it looks when it is right, what can hurt, and one press. */
-export function NowCard({ doing: { task, step, press, run }, title, heat, degrees, say }: Props) {
+export function NowCard({ doing: { task, step, press, run }, title, heat, degrees, say, isSmall }: Props) {
   return (
     <Box
       component="article"
@@ -32,7 +34,12 @@ export function NowCard({ doing: { task, step, press, run }, title, heat, degree
     >
       <Box
         component="h2"
-        sx={{ m: 0, fontFamily: '"Fraunces Variable", serif', fontSize: { xs: "1.9rem", sm: "2.4rem" }, lineHeight: 1.12 }}
+        sx={{
+          m: 0,
+          fontFamily: '"Fraunces Variable", serif',
+          fontSize: isSmall ? "1.45rem" : { xs: "1.9rem", sm: "2.6rem" },
+          lineHeight: 1.12,
+        }}
       >
         {title}
       </Box>

@@ -1,5 +1,5 @@
 import type { Plan } from "@/core/plan/schema";
-import { isHeat, type Step } from "@/core/item/step";
+import type { Step } from "@/core/item/step";
 import { stepOfTask, type RunState, type TaskRun } from "@/core/run/replay";
 import { clocksOf, cooksNow, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "@/core/run/run-text";
@@ -19,7 +19,13 @@ export interface CookColumn {
   readonly name: string;
   readonly isAway: boolean;
   readonly now: readonly Doing[];
-  readonly next: readonly { readonly task: string; readonly at: number }[];
+  /** `isLook`: it runs already, and is looked at then; `mayBegin`: all that it comes after is over or under way. */
+  readonly next: readonly {
+    readonly task: string;
+    readonly at: number;
+    readonly isLook: boolean;
+    readonly mayBegin: boolean;
+  }[];
 }
 
 export interface CookModel {
@@ -42,7 +48,7 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
   const { solution } = rest ?? plan;
   const clocks = clocksOf(plan, state);
   const food = foodClocks(plan, state, now);
-  const slip = rest && slipOfRest(plan, rest);
+  const slip = rest && slipOfRest(plan, rest, state);
   const warnings: Warning[] = [
     ...state.odd.slice(-1),
     ...clockWarnings(clocks, now).filter(({ code }) => code === "too-far"),
@@ -54,13 +60,24 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
     const isHandsOn = !step || step.attention === "hands-on";
     return { task, step, run, press: isHandsOn ? "done" : run.status === "running" ? "judge" : "begin" };
   };
+  // What was put in is nobody's to judge until it is time to look.
+  const isDue = (task: string) => clocks.some((one) => one.task === task && now >= one.lookAt);
+  const before = new Map(plan.problem.tasks.map(({ id, after }) => [id, after.map((link) => link.task)]));
+  const mayBegin = (task: string) =>
+    (before.get(task) ?? []).every((id) => stepOfTask(plan, id) === undefined || state.tasks.get(id)?.status !== "waiting");
   return {
     columns: cooksNow(plan, state, { solution }, now).map((one) => ({
       cook: one.cook,
       name: plan.day.cooks.find(({ id }) => id === one.cook)?.name ?? one.cook,
       isAway: one.isAway,
-      now: one.now.filter((task) => plan.tasks[task]?.what.code !== "wait").map(doing),
-      next: one.next,
+      now: one.now
+        .filter((task) => plan.tasks[task]?.what.code !== "wait")
+        .map(doing)
+        .filter(({ press, task }) => press !== "judge" || isDue(task)),
+      next: one.next.map((entry) => {
+        const isLook = state.tasks.get(entry.task)?.status === "running";
+        return { ...entry, isLook, mayBegin: !isLook && mayBegin(entry.task) };
+      }),
     })),
     clocks,
     food,
@@ -69,9 +86,3 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
     isOver: [...state.tasks].every(([id, { status }]) => status === "done" || status === "skipped" || !plan.tasks[id]?.step),
   };
 }
-
-/** Whether a clock is that of something in the heat. */
-export const isInHeat = (plan: Plan, task: string): boolean => {
-  const step = stepOfTask(plan, task);
-  return step !== undefined && isHeat(step);
-};
