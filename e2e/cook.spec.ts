@@ -80,3 +80,48 @@ test("who leaves has nothing to do, and what runs late says what it comes to", a
   await hands.getByRole("button", { name: "Teo is back" }).click();
   await expect(hands).not.toContainText("Not there.");
 });
+
+test("a core that is short stays in the heat; measured again it goes on, and a reason is asked for without", async ({ page }) => {
+  await page.goto(`${own.url}/g/launch-night/timeline`);
+  await fits(page);
+  const bake = page
+    .getByRole("group", { name: "Oven", exact: true })
+    .getByRole("button", { name: /Bow-seat buns: Bake/ })
+    .first();
+  await expect(bake).toBeVisible();
+  const stop = page.getByRole("button", { name: "Good enough" });
+  if (await stop.isVisible()) await stop.click();
+  const task = (await bake.getAttribute("data-block"))!;
+  await page.getByRole("link", { name: "Cook" }).click();
+  await page.getByRole("button", { name: "Practise it" }).click();
+  await expect(page).toHaveURL(/\/cook\/launch-night-/, { timeout: 30_000 });
+  const run = new URL(page.url()).pathname.split("/").at(-1)!;
+  await page.getByRole("button", { name: "Done" }).first().click();
+  await expect(page.getByRole("button", { name: "Undo the last press" })).toBeVisible();
+  // What an earlier page told and could not send is taken up: half an hour ago the buns went in.
+  const told = async (): Promise<{ at: string }[]> =>
+    (
+      (await (await page.request.get(`${own.url}/cook/${run}/events?after=0`)).json()) as {
+        received: { event: { at: string } }[];
+      }
+    ).received.map(({ event }) => event);
+  await expect.poll(async () => (await told()).length).toBe(1);
+  const at = new Date(Date.parse((await told())[0].at) - 30 * 60_000).toISOString();
+  await page.evaluate(
+    ([key, event]) => localStorage.setItem(key, event),
+    [`unisynth-run ${run}`, JSON.stringify([{ id: "in", device: "earlier", at, kind: "started", task }])],
+  );
+  await page.reload();
+  const clock = page.getByRole("listitem", { name: /^Bake .* Bow-seat buns/ });
+  const core = clock.getByRole("group", { name: "Core" });
+  await expect(core).toContainText("74 °C wanted");
+  await expect(clock.getByRole("button", { name: "It is right" })).toBeHidden();
+  await core.getByLabel("Core, °C").fill("68");
+  await core.getByRole("button", { name: "Measured" }).click();
+  await expect(core).toContainText("it stays in the heat");
+  await core.getByLabel("Core, °C").fill("76");
+  await core.getByRole("button", { name: "Measured" }).click();
+  await expect(core).toContainText("reached");
+  await clock.getByRole("button", { name: "It is right" }).click();
+  await expect(clock).toBeHidden();
+});

@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import type { RunningClock } from "@/core/run/stand";
 import { lengthText } from "@/core/shared/clock";
 import { COLOUR } from "../theme/tokens";
+import { CoreCheck } from "./CoreCheck";
 import type { Say } from "./say";
 
 const PRESS = { minHeight: 44 } as const;
@@ -16,16 +17,21 @@ interface Props {
   readonly task: (id: string) => string;
   readonly clock: (minute: number) => string;
   readonly say: Say;
+  readonly degrees: (celsius: number) => string;
+  /** The core that a task asks for, and the highest that was measured, °C; undefined where it asks for none. */
+  readonly coreOf: (task: string) => { readonly wantedC: number; readonly measuredC: number | undefined } | undefined;
 }
 
 /** What runs without hands: a ring that fills towards ready, when to look, and the answer to the look. */
-export function ClockList({ clocks, minute, task, clock, say }: Props) {
+export function ClockList({ clocks, minute, task, clock, say, degrees, coreOf }: Props) {
   if (clocks.length === 0) return <Box sx={{ color: COLOUR.soft }}>Nothing runs by itself just now.</Box>;
   const sorted = [...clocks].sort((a, b) => a.lookAt - b.lookAt);
   return (
     <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gap: 1.5 }}>
       {sorted.map((one) => {
         const isDue = minute >= one.lookAt;
+        const core = coreOf(one.task);
+        const isShort = core !== undefined && !(core.measuredC !== undefined && core.measuredC >= core.wantedC);
         return (
           <Box
             component="li"
@@ -50,14 +56,17 @@ export function ClockList({ clocks, minute, task, clock, say }: Props) {
                 {one.target > minute ? `in ${lengthText(one.target - minute)}` : "any moment"})
                 {one.tooFar !== undefined && one.tooFar - minute < SAID_AHEAD_MIN && ` · too far from ${clock(one.tooFar)}`}
               </Box>
+              {core && isDue && <CoreCheck key={one.task} task={one.task} {...core} degrees={degrees} say={say} />}
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1 }}>
-                <Button
-                  variant={isDue ? "contained" : "outlined"}
-                  sx={PRESS}
-                  onClick={() => say({ kind: "checked", task: one.task, seen: "right" })}
-                >
-                  It is right
-                </Button>
+                {!isShort && (
+                  <Button
+                    variant={isDue ? "contained" : "outlined"}
+                    sx={PRESS}
+                    onClick={() => say({ kind: "checked", task: one.task, seen: "right" })}
+                  >
+                    It is right
+                  </Button>
+                )}
                 <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "checked", task: one.task, seen: "early" })}>
                   Not yet
                 </Button>

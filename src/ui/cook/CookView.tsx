@@ -4,16 +4,19 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import Link from "next/link";
-import { useEffect, useMemo } from "react";
+import { useEffect, useMemo, type ReactNode } from "react";
+import type { Item } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/schema";
 import type { RunEvent } from "@/core/run/events";
-import { replay } from "@/core/run/replay";
+import { replay, stepOfTask } from "@/core/run/replay";
 import { lengthText } from "@/core/shared/clock";
 import { counted } from "@/core/shared/words";
 import { prepare } from "@/workers/plan.client";
 import { Banner } from "../kit/Banner";
 import { Main } from "../kit/Main";
 import { useStored } from "../kit/use-stored";
+import { StepWeights } from "../plan/StepWeights";
+import { takenWeights } from "../plan/taken-weights";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
 import { ClockList } from "./ClockList";
@@ -29,12 +32,14 @@ interface Props {
   readonly plan: Plan;
   readonly received: readonly { readonly sequence: number; readonly event: RunEvent }[];
   readonly tell: Tell;
+  /** What the pieces of each item are finished with. */
+  readonly finishes: Readonly<Record<string, Pick<Item, "finish">>>;
 }
 
 const EVERYONE = "";
 
 /** A day being cooked: what each pair of hands does now, what runs without, and what the rest of the day comes to. */
-export function CookView({ run, plan, received, tell }: Props) {
+export function CookView({ run, plan, received, tell, finishes }: Props) {
   const shown = usePlanDisplay(plan);
   const minute = useMinute(plan, run.shiftMs);
   const { events, unsent, trouble, say: send } = useRun(run.id, received, tell);
@@ -57,6 +62,15 @@ export function CookView({ run, plan, received, tell }: Props) {
   const undone = new Set(events.flatMap((event) => (event.kind === "undone" ? [event.event] : [])));
   const last = own.filter(({ id }) => !undone.has(id)).at(-1);
   const target = plan.day.targets.find((one) => minute !== undefined && one.minute >= minute);
+  const coreOf = (task: string) => {
+    const wantedC = stepOfTask(plan, task)?.coreC;
+    return wantedC === undefined ? undefined : { wantedC, measuredC: state.tasks.get(task)?.coreC };
+  };
+  const weightsOf = (task: string) => {
+    const step = stepOfTask(plan, task);
+    const batches = step ? takenWeights(plan, task, step, finishes[plan.tasks[task].item]) : [];
+    return batches.length > 0 && <StepWeights gathering={run.gatheringId} batches={batches} weight={shown.weight} canTick />;
+  };
   const columns = model?.columns.filter(({ cook }) => whose === EVERYONE || cook === whose) ?? [];
   return (
     <Box sx={{ minHeight: "100vh", display: "flex", flexDirection: "column" }}>
@@ -146,7 +160,14 @@ export function CookView({ run, plan, received, tell }: Props) {
             }}
           >
             {columns.map((column) => (
-              <Hands key={column.cook} column={column} isAlone={columns.length === 1} shown={shown} say={say} />
+              <Hands
+                key={column.cook}
+                column={column}
+                isAlone={columns.length === 1}
+                shown={shown}
+                say={say}
+                weightsOf={weightsOf}
+              />
             ))}
             {model?.isOver && <Banner kind="note" title="Everything is done." />}
           </Box>
@@ -155,7 +176,15 @@ export function CookView({ run, plan, received, tell }: Props) {
               Runs by itself
             </Box>
             {model && minute !== undefined && (
-              <ClockList clocks={model.clocks} minute={minute} task={shown.task} clock={shown.clock} say={say} />
+              <ClockList
+                clocks={model.clocks}
+                minute={minute}
+                task={shown.task}
+                clock={shown.clock}
+                say={say}
+                degrees={shown.degrees}
+                coreOf={coreOf}
+              />
             )}
           </Box>
         </Box>
@@ -170,11 +199,13 @@ function Hands({
   isAlone,
   shown,
   say,
+  weightsOf,
 }: {
   column: CookColumn;
   isAlone: boolean;
   shown: ReturnType<typeof usePlanDisplay>;
   say: Say;
+  weightsOf: (task: string) => ReactNode;
 }) {
   const { name, now, next, isAway, cook } = column;
   const [first] = next;
@@ -196,6 +227,7 @@ function Hands({
         <NowCard
           key={doing.task}
           doing={doing}
+          weights={doing.press === "done" && isAlone && weightsOf(doing.task)}
           isSmall={!isAlone}
           title={shown.task(doing.task)}
           heat={shown.heat}

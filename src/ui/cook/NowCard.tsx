@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import { Banner } from "../kit/Banner";
 import { COLOUR } from "../theme/tokens";
+import { CoreCheck } from "./CoreCheck";
 import type { Doing } from "./cook.view-model";
 import type { Say } from "./say";
 
@@ -15,12 +16,15 @@ interface Props {
   readonly heat: (text: string) => string;
   readonly degrees: (celsius: number) => string;
   readonly say: Say;
+  /** What it takes, to be ticked off. */
+  readonly weights?: ReactNode;
   /** Where the screen is everybody's. */
   readonly isSmall: boolean;
 }
 
 /** The one thing to do now: what, how it looks when it is right, what can hurt, and one press. */
-export function NowCard({ doing: { task, step, press, run }, title, heat, degrees, say, isSmall }: Props) {
+export function NowCard({ doing: { task, step, press, run }, title, heat, degrees, say, weights, isSmall }: Props) {
+  const needsCore = step?.coreC !== undefined && (run.coreC === undefined || run.coreC < step.coreC);
   return (
     <Box
       component="article"
@@ -53,10 +57,14 @@ export function NowCard({ doing: { task, step, press, run }, title, heat, degree
       {step?.coreC !== undefined && (
         <Line name="Core">{degrees(step.coreC)} in the thickest piece, in two of them; local rules come first</Line>
       )}
+      {weights}
       {step?.caution && (
         <Box sx={{ mt: 1.5 }}>
           <Banner kind="caution">{heat(step.caution)}</Banner>
         </Box>
+      )}
+      {press === "judge" && step?.coreC !== undefined && (
+        <CoreCheck task={task} wantedC={step.coreC} measuredC={run.coreC} degrees={degrees} say={say} />
       )}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mt: 2.5 }}>
         {press === "done" && (
@@ -69,7 +77,7 @@ export function NowCard({ doing: { task, step, press, run }, title, heat, degree
             It is in: begin
           </Button>
         )}
-        {press === "judge" && (
+        {press === "judge" && !needsCore && (
           <Button variant="contained" sx={PRESS} onClick={() => say({ kind: "checked", task, seen: "right" })}>
             It is right
           </Button>

@@ -6,7 +6,6 @@ import Typography from "@mui/material/Typography";
 import Close from "@mui/icons-material/CloseOutlined";
 import { useState, type ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
-import { batchesFor, weighingsOf, type Weighing } from "@/core/batching/batches";
 import { gatesOf } from "@/core/item/gates/gates";
 import { drawingOf } from "@/core/item/making/drawing/draw";
 import type { Stage } from "@/core/item/making/drawing/stage";
@@ -25,12 +24,13 @@ import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
 import { ShapeStages } from "../kit/ShapeStages";
 import { isOverDays, momentText } from "../plan/plan-summary";
+import { StepWeights } from "../plan/StepWeights";
+import { takenWeights } from "../plan/taken-weights";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { BeforeYouGoOn } from "./BeforeYouGoOn";
 import { OtherLength } from "./OtherLength";
 import { RunsLate } from "./RunsLate";
-import { StepWeights } from "./StepWeights";
 import { waterText } from "./water-text";
 import { planHolds, whyHere } from "./why";
 import { stepIn } from "./timeline.view-model";
@@ -221,13 +221,7 @@ export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSel
           ))}
         </Box>
       )}
-      {step && (
-        <StepWeights
-          gathering={gathering.id}
-          weight={weight}
-          batches={batchesFor(weighingsOf(plan.batches), item.id, info.range).filter((batch) => isTaken(batch, step, made))}
-        />
-      )}
+      {step && <StepWeights gathering={gathering.id} weight={weight} batches={takenWeights(plan, task, step, made)} />}
       {why.steps.length > 0 && (
         <Box sx={{ mt: 1.5 }} role="group" aria-label="Why at this time">
           <Typography variant="h3" gutterBottom>
@@ -294,12 +288,6 @@ const staysText = (minutes: number | null): string =>
   minutes === null
     ? "in this room as long as it is worked"
     : `about ${lengthText(Math.max(1, Math.round(minutes)))} on the table; the rest waits in the fridge`;
-
-/** Whether a step takes what is weighed in a batch: a dough or a filling its own steps, what pieces are finished with that one step. */
-const isTaken = (batch: Weighing, step: Step, made: Item | undefined): boolean =>
-  batch.part === "finish"
-    ? made?.finish.some((entry) => entry.step === step.id && entry.what === batch.ingredients[0]?.in) === true
-    : step.part === batch.part && step.base === batch.base;
 
 /** The serving that a step is the last before, or that it is. */
 const servingOf = ({ steps }: Plan, { item, step }: TaskInfo): Step | undefined =>

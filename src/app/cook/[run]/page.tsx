@@ -21,6 +21,7 @@ export default async function Page({ params }: { params: Promise<{ run: string }
           issue={{ code: "unreadable", path: ["plan"], got: id, wanted: "the plan that is cooked" }}
         />
       );
-    return <CookView run={run} plan={kept.plan} received={repository.after(id, 0)} tell={tellRun} />;
+    const finishes = Object.fromEntries(kept.request.items.map(({ id: item, finish }) => [item, { finish }]));
+    return <CookView finishes={finishes} run={run} plan={kept.plan} received={repository.after(id, 0)} tell={tellRun} />;
   });
 }

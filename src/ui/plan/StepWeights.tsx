@@ -11,10 +11,12 @@ interface Props {
   readonly gathering: string;
   readonly batches: readonly Batch[];
   readonly weight: (grams: number) => string;
+  /** Ticked off here as well, in type that is read at arm's length. */
+  readonly canTick?: boolean;
 }
 
 /** What goes into it, with what is ticked off on the weigh-out sheet; what is missing is said before the step begins. */
-export function StepWeights({ gathering, batches, weight }: Props) {
+export function StepWeights({ gathering, batches, weight, canTick }: Props) {
   const ticks = useTicks(`unisynth-ticks-${gathering}`);
   if (batches.length === 0) return null;
   const ready = (batch: Batch, line: Batch["ingredients"][number]) => ticks.has(`${batch.id} ${line.in} ${line.id}`);
@@ -34,7 +36,31 @@ export function StepWeights({ gathering, batches, weight }: Props) {
         <Box key={batch.id} sx={{ mb: 0.75 }}>
           {batches.length > 1 && <Typography variant="caption">for {piecesText(batch.pieces)}</Typography>}
           {batch.ingredients.map((line, i) => (
-            <Box key={`${line.id}-${i}`} sx={{ display: "grid", gridTemplateColumns: "70px 1fr", gap: 1, fontSize: "0.85rem" }}>
+            <Box
+              key={`${line.id}-${i}`}
+              {...(canTick && {
+                component: "button",
+                type: "button",
+                "aria-pressed": ready(batch, line),
+                onClick: () => ticks.toggle(`${batch.id} ${line.in} ${line.id}`),
+              })}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: canTick ? "92px 1fr" : "70px 1fr",
+                gap: 1,
+                fontSize: canTick ? "1.05rem" : "0.85rem",
+                ...(canTick && {
+                  font: "inherit",
+                  background: "none",
+                  border: 0,
+                  width: "100%",
+                  minHeight: 44,
+                  alignItems: "center",
+                  textAlign: "left",
+                  cursor: "pointer",
+                }),
+              }}
+            >
               <Box sx={{ textAlign: "right", fontWeight: 600 }}>
                 {line.grams < 20 ? `${line.grams.toFixed(1)} g` : weight(line.grams)}
               </Box>
