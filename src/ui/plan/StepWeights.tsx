@@ -48,9 +48,10 @@ export function StepWeights({ gathering, batches, weight, canTick }: Props) {
                 display: "grid",
                 gridTemplateColumns: canTick ? "92px 1fr" : "70px 1fr",
                 gap: 1,
-                fontSize: canTick ? "1.05rem" : "0.85rem",
+                fontSize: "0.85rem",
                 ...(canTick && {
                   font: "inherit",
+                  fontSize: "1.1rem",
                   background: "none",
                   border: 0,
                   width: "100%",
