@@ -207,3 +207,22 @@ describe("replay", () => {
     expect(when).toMatchObject({ status: 2, err: '--at is "later"; expected a moment in UTC, such as 2026-12-05T17:04:00Z' });
   });
 });
+
+describe("answer", () => {
+  test("a model by itself, with its units, its range and its source", () => {
+    const { status, out } = run("answer", ["safety.core"], JSON.stringify({ contents: ["poultry"] }));
+    expect(status).toBe(0);
+    expect(JSON.parse(out)).toMatchObject({ value: { coreC: 74 }, units: { coreC: "°C" }, source: expect.any(String) });
+  });
+
+  test("outside its range, or no model: one line that says what was expected", () => {
+    const hot = run(
+      "answer",
+      ["oven.bakeTime"],
+      JSON.stringify({ refMin: 25, refC: 200, ovenC: 280, refPieceG: 80, refTrayG: 800 }),
+    );
+    expect(hot).toMatchObject({ status: 2, out: "" });
+    expect(hot.err).toMatch(/^ovenC is 280; expected /);
+    expect(run("answer", ["oven.time"]).err).toMatch(/^the model is "oven.time"; expected one of /);
+  });
+});
