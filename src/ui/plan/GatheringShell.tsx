@@ -7,6 +7,7 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { memo, type ReactNode } from "react";
 import { isProvisional } from "@/core/item/gaps";
+import type { Note } from "@/core/plan/schema";
 import { lengthText } from "@/core/shared/clock";
 import { guestTotal } from "@/core/gathering/headcount";
 import { counted } from "@/core/shared/words";
@@ -107,6 +108,8 @@ const AnswerStrip = memo(function AnswerStrip() {
   const summary = good && summarise(good.plan);
   const provisional = (good?.request.items ?? []).filter(isProvisional).map((item) => item.name);
   const targets = good?.plan.day.targets ?? [];
+  const isSearching = work.kind === "searching" || work.kind === "improving";
+  const isSaid = ({ code }: Note) => !isSearching || !OF_THE_TIMETABLE.has(code);
   const goal = targets[0];
   return (
     <Box sx={{ px: { xs: 2, md: 4 }, py: 1.5, display: "flex", flexDirection: "column", gap: 1 }}>
@@ -198,7 +201,7 @@ const AnswerStrip = memo(function AnswerStrip() {
           {checked.issues.length === 1 ? "It is marked below." : `${checked.issues.length} fields are marked below.`}
         </Banner>
       )}
-      {good?.plan.notes.map((note) => (
+      {good?.plan.notes.filter(isSaid).map((note) => (
         <Banner key={note.code + note.about.join()} kind="caution">
           {shown.note(note)}
         </Banner>
@@ -206,6 +209,9 @@ const AnswerStrip = memo(function AnswerStrip() {
     </Box>
   );
 });
+
+/** What a better timetable may mend is said once the search is over: said and taken back, it would move the page under a hand. */
+const OF_THE_TIMETABLE: ReadonlySet<Note["code"]> = new Set(["out-of-cold", "first-too-far", "no-time-to-rise"]);
 
 const guestsOf = (gathering: Parameters<typeof guestTotal>[0]): string => {
   const total = guestTotal(gathering);
