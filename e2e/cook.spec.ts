@@ -1,15 +1,10 @@
+import { demoServer } from "./demo-server";
 import { expect, test, type Page } from "./test";
-import { OwnServer } from "../tests/own-server";
 
 /** The day itself, practised. */
 
-let own: OwnServer;
 test.describe.configure({ mode: "serial" });
-test.beforeAll(async () => {
-  own = new OwnServer().seed();
-  await own.start();
-});
-test.afterAll(() => own.remove());
+const own = demoServer();
 
 const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 60_000 });
 const nowOf = (page: Page, cook: string) => page.getByRole("region", { name: cook, exact: true }).getByRole("article").first();

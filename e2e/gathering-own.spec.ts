@@ -1,16 +1,11 @@
 import AxeBuilder from "@axe-core/playwright";
-import { OwnServer } from "../tests/own-server";
+import { demoServer } from "./demo-server";
 import { expect, test, type Page } from "./test";
 
 /** Everything a gathering can say of itself: how much, in what parts, out of which stock, by whose hands, on which day. */
 
-let own: OwnServer;
 test.describe.configure({ mode: "serial" });
-test.beforeAll(async () => {
-  own = new OwnServer().seed();
-  await own.start();
-});
-test.afterAll(() => own.remove());
+const own = demoServer();
 
 const planState = (page: Page) => page.getByTestId("plan-state");
 const fits = (page: Page) => expect(planState(page)).toHaveText(/^The plan fits/, { timeout: 40_000 });

@@ -1,15 +1,10 @@
-import { OwnServer } from "../tests/own-server";
+import { demoServer } from "./demo-server";
 import { expect, test, type Page } from "./test";
 
 /** What the room, the fryer and the oven do to a day. */
 
-let own: OwnServer;
 test.describe.configure({ mode: "serial" });
-test.beforeAll(async () => {
-  own = new OwnServer().seed();
-  await own.start();
-});
-test.afterAll(() => own.remove());
+const own = demoServer();
 
 const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 60_000 });
 const saved = (page: Page) => expect(page.getByText("Saved", { exact: true })).toBeVisible();

@@ -1,15 +1,10 @@
-import { OwnServer } from "../tests/own-server";
+import { demoServer } from "./demo-server";
 import { expect, test } from "./test";
 
 /** Steps of the cook's own: added, moved, split; what they take, and what they do to the day. */
 
-let own: OwnServer;
 test.describe.configure({ mode: "serial" });
-test.beforeAll(async () => {
-  own = new OwnServer().seed();
-  await own.start();
-});
-test.afterAll(() => own.remove());
+const own = demoServer();
 
 test("a night in the fridge is added on the desk, and the evening before fills up on the timeline", async ({ page }) => {
   await page.goto(`${own.url}/items/slipway-pie`);

@@ -1,12 +1,7 @@
-import { OwnServer } from "../tests/own-server";
+import { demoServer } from "./demo-server";
 import { expect, test } from "./test";
 
-let own: OwnServer;
-test.beforeAll(async () => {
-  own = new OwnServer().seed();
-  await own.start();
-});
-test.afterAll(() => own.remove());
+const own = demoServer();
 
 const ALL = `Dough
 400 g plain flour

@@ -1,15 +1,10 @@
-import { OwnServer } from "../tests/own-server";
+import { demoServer } from "./demo-server";
 import { expect, test } from "./test";
 
 /** A recipe that is told and not listed, to its gates on the timeline; then its runs and its versions. */
 
-let own: OwnServer;
 test.describe.configure({ mode: "serial" });
-test.beforeAll(async () => {
-  own = new OwnServer().seed();
-  await own.start();
-});
-test.afterAll(() => own.remove());
+const own = demoServer();
 
 const TOLD =
   "I put 400 g of plain flour in a bowl with a teaspoon of salt and rub in 220 g of cold butter. Then 100 ml of iced water goes in. Leave it in the fridge for 45 minutes or 60 minutes in summer. " +

@@ -1,14 +1,9 @@
-import { OwnServer } from "../tests/own-server";
+import { demoServer } from "./demo-server";
 import { expect, test, type Page } from "./test";
 
 /** Warm holding, and equipment of several sizes, each on the demo as it comes. */
 
-let own: OwnServer;
-test.beforeAll(async () => {
-  own = new OwnServer().seed();
-  await own.start();
-});
-test.afterAll(() => own.remove());
+const own = demoServer();
 
 const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
 const line = (page: Page, item: string) => page.getByTestId(`line-${item}`).first();

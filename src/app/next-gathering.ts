@@ -3,6 +3,7 @@ import type { Db } from "@/db/database";
 import { gatheringRepository } from "@/db/gatherings";
 import { ownIngredientRepository } from "@/db/own-ingredients";
 import type { NextGathering } from "@/ui/plan/DayEffect";
+import { zoneHere } from "@/ui/kit/zone";
 
 /** The gathering that a kitchen or an item is needed for next, so that a change of it can be seen at once. */
 export function nextGathering(db: Db, of: { readonly kitchen: string } | { readonly item: string }): NextGathering | undefined {
@@ -16,7 +17,7 @@ export function nextGathering(db: Db, of: { readonly kitchen: string } | { reado
     gathering: { ...found.value.document, kitchen: found.value.kitchenId },
     today,
     now: format(opened, "HH:mm"),
-    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    zone: zoneHere(),
     own: ownIngredientRepository(db).list().readable,
   };
 }

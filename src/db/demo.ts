@@ -24,16 +24,16 @@ export function seedDemo(db: Db, savedAt: string): boolean {
   return true;
 }
 
-const KEPT_TRIGGER =
-  "create trigger run_events_are_kept before delete on run_events begin select raise(ABORT, 'what happened is append-only'); end";
-
 /** Takes out everything, so that the demo can be filled in anew. */
 export function clearAll(db: Db): void {
   db.transaction((tx) => {
     // What happened is append-only, but for whoever throws everything away.
+    const { trigger } = tx.get<{ trigger: string }>(
+      sql`select sql as "trigger" from sqlite_master where name = 'run_events_are_kept'`,
+    );
     tx.run(sql`drop trigger run_events_are_kept`);
     tx.delete(runEvents).run();
-    tx.run(sql.raw(KEPT_TRIGGER));
+    tx.run(sql.raw(trigger));
     for (const table of [planReferences, runs, plans, gatherings, kitchens, items, pantry, ownIngredients])
       tx.delete(table)
         .where(sql`1 = 1`)

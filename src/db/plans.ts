@@ -3,10 +3,12 @@ import { KEPT_PLAN_DOCUMENT, type KeptPlan } from "@/core/plan/kept-plan";
 import { readDocument } from "@/core/shared/documents";
 import { wallMinute } from "@/core/shared/clock";
 import type { Db } from "./database";
+import { parsedJson } from "./documents";
 import { planReferences, plans } from "./schema";
 
 /** A plan that was accepted, with all it was made from. */
 export interface StoredPlan extends KeptPlan {
+  readonly id: number;
   readonly savedAt: string;
 }
 
@@ -22,27 +24,23 @@ export interface PlanGlance {
 /** Older accepted plans that are kept for each gathering, beside those that something refers to. */
 const KEPT = 5;
 
+/** The plan of a row with all it was made from; undefined where it cannot be read. */
+export function keptPlanIn(row: typeof plans.$inferSelect): KeptPlan | undefined {
+  const kept = readDocument(KEPT_PLAN_DOCUMENT, row.schemaVersion, {
+    request: parsedJson(row.request),
+    plan: parsedJson(row.plan),
+    search: row.cutOff ? "cut-off" : "ended",
+  });
+  return kept.ok ? kept.value : undefined;
+}
+
 export const planRepository = (db: Db) => ({
   latest(gatheringId: string): StoredPlan | undefined {
     const row = db.select().from(plans).where(eq(plans.gatheringId, gatheringId)).orderBy(desc(plans.id)).limit(1).all().at(0);
-    if (!row) return undefined;
-    try {
-      const document = {
-        request: JSON.parse(row.request) as unknown,
-        plan: JSON.parse(row.plan) as unknown,
-        search: row.cutOff ? "cut-off" : "ended",
-      };
-      const stored = readDocument(KEPT_PLAN_DOCUMENT, row.schemaVersion, document);
-      // One that cannot be read is as good as none: a new one is looked for.
-      return stored.ok ? { ...stored.value, savedAt: row.savedAt } : undefined;
-    } catch {
-      return undefined;
-    }
+    // One that cannot be read is as good as none: a new one is looked for.
+    const kept = row && keptPlanIn(row);
+    return kept && { ...kept, id: row.id, savedAt: row.savedAt };
   },
-  /** The id of the newest plan of a gathering. */
-  latestId: (gatheringId: string): number | undefined =>
-    db.select({ id: plans.id }).from(plans).where(eq(plans.gatheringId, gatheringId)).orderBy(desc(plans.id)).limit(1).all().at(0)
-      ?.id,
   /** The newest plan of a gathering in short. */
   glance(gatheringId: string): PlanGlance | undefined {
     const { origin, firstStart, lastEnd, cost, status } = plans;

@@ -1,10 +1,10 @@
 import { and, asc, desc, eq, gt, max } from "drizzle-orm";
-import { KEPT_PLAN_DOCUMENT, type KeptPlan } from "@/core/plan/kept-plan";
+import type { KeptPlan } from "@/core/plan/kept-plan";
 import { EventSchema, type RunEvent } from "@/core/run/events";
-import { readDocument } from "@/core/shared/documents";
 import { parseKnown } from "@/core/shared/parse";
 import type { Db } from "./database";
 import { parsedJson } from "./documents";
+import { keptPlanIn } from "./plans";
 import { planReferences, plans, runEvents, runs } from "./schema";
 
 export interface StoredRun {
@@ -42,13 +42,7 @@ export const runRepository = (db: Db) => ({
       .where(eq(runs.id, id))
       .all()
       .at(0)?.plan;
-    if (!row) return undefined;
-    const kept = readDocument(KEPT_PLAN_DOCUMENT, row.schemaVersion, {
-      request: parsedJson(row.request),
-      plan: parsedJson(row.plan),
-      search: row.cutOff ? "cut-off" : "ended",
-    });
-    return kept.ok ? kept.value : undefined;
+    return row && keptPlanIn(row);
   },
   /** Keeps what happened, each event once; all of them or none. */
   tell(runId: string, events: readonly RunEvent[], receivedAt: string): void {

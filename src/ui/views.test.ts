@@ -1,6 +1,7 @@
 import { demoGathering, demoInput, demoItem, demoKitchen, expectRequest, TODAY } from "@tests/demo";
 import { makePlan } from "@/core/plan/pipeline";
 import { quantitiesOf } from "@/core/plan/quantities";
+import { stepIn } from "@/core/plan/schema";
 import { demandRow, spreadTotal } from "./gathering/gathering.view-model";
 import { issueAt } from "./gathering/issues";
 import { checkDraft, planKey, requestOf } from "./plan/plan-state";
@@ -9,7 +10,7 @@ import { planDays } from "@/core/gathering/calendar";
 import { targetsOf } from "@/core/plan/targets";
 import { daySheets, inPlace } from "./quantities/quantities.view-model";
 import { timeScale, ticksOf } from "./timeline/scale";
-import { stepIn, timelineModel } from "./timeline/timeline.view-model";
+import { timelineModel } from "./timeline/timeline.view-model";
 
 const request = expectRequest(demoInput("first-try"));
 const plan = makePlan(request, { now: () => 0 });

@@ -8,13 +8,11 @@ import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { planRepository } from "@/db/plans";
 import { runRepository } from "@/db/runs";
+import { zoneHere } from "@/ui/kit/zone";
 import { newId } from "../new-id";
 import { outcome } from "../outcome";
 
 const SAME_COST = 1e-6;
-
-/** Where the kitchen's clock is taken to stand, where a plan names no zone. */
-const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** `cost`: of the plan that the cook sees, so that no other is begun. */
 const BeginSchema = z.object({ gathering: Id, practice: z.boolean(), cost: z.number() });
@@ -30,14 +28,13 @@ export async function beginRun(input: unknown): Promise<Result<{ id: string }>> 
   return outcome(() => {
     const db = database();
     const kept = planRepository(db).latest(gathering);
-    const planId = planRepository(db).latestId(gathering);
-    if (!kept || planId === undefined || Math.abs(kept.plan.solution.cost - cost) > SAME_COST)
+    if (!kept || Math.abs(kept.plan.solution.cost - cost) > SAME_COST)
       return fail({ code: "unknown", path: ["gathering"], got: gathering, wanted: "one whose plan, as it is shown, was kept" });
     const now = new Date();
     const id = newId(gathering);
     const first = Math.min(...kept.plan.solution.tasks.map(({ start }) => start));
     const shiftMs = practice ? Date.parse(momentOf(kept.plan, first, zoneHere())) - now.getTime() : 0;
-    runRepository(db).begin({ id, gatheringId: gathering, planId, startedAt: now.toISOString(), shiftMs });
+    runRepository(db).begin({ id, gatheringId: gathering, planId: kept.id, startedAt: now.toISOString(), shiftMs });
     return ok({ id });
   });
 }

@@ -31,15 +31,14 @@ export class Attempt {
     if (!parsed.ok) throw new Error(`the planner made a problem that breaks the format: ${JSON.stringify(parsed.issues[0])}`);
     return (this.made = { expansion, problem: parsed.value, solver: new Solver(parsed.value, this.seed) });
   }
-  /** Takes over the order of a plan with the same tasks, mended where need be; false where that gives no schedule. */
-  goesOnFrom(plan: Plan, budget: Budget): boolean {
+  /**
+   * Takes over the order of a plan with the same tasks, mended within a budget where there is one; false where that gives no
+   * schedule.
+   */
+  goesOnFrom(plan: Plan, mending?: Budget): boolean {
     const guess = guessAt(this.problem, plan.solution);
-    return guess !== undefined && (this.solver.keepOrder(guess) || this.solver.mend(guess, budget, MENDS));
-  }
-  /** Takes over the order of a plan with the same tasks as it stands; false where that gives no schedule. */
-  keepsOrderOf(plan: Plan): boolean {
-    const guess = guessAt(this.problem, plan.solution);
-    return guess !== undefined && this.solver.keepOrder(guess);
+    if (guess === undefined) return false;
+    return this.solver.keepOrder(guess) || (mending !== undefined && this.solver.mend(guess, mending, MENDS));
   }
   get expansion(): Expansion {
     return this.all.expansion;

@@ -37,7 +37,6 @@ export function withCare(
         seconds === undefined
           ? { passes: CAREFUL_STEPS }
           : { seconds, firstBy: now() + Math.min(CAREFUL_MS, 1000 * CAREFUL_SHARE * seconds) };
-      const budget = () => new Budget({ now, progress, ...clock });
-      return attempt.keepsOrderOf(plan) || attempt.solver.findFirst(budget()) === "found";
+      return attempt.goesOnFrom(plan) || attempt.solver.findFirst(new Budget({ now, progress, ...clock })) === "found";
     });
 }

@@ -2,7 +2,7 @@ import type { Kitchen } from "../kitchen/schema";
 import { roomAt } from "../kitchen/room";
 import { holdTime, type Guide, type HoldPeriod } from "../process/safety";
 import type { Step } from "../item/step";
-import type { Plan } from "./schema";
+import { stepIn, type Plan } from "./schema";
 
 /** Raw food out of the fridge is taken to be as warm as this, °C: in the zone in which it spoils. */
 const OUT_C = 12;
@@ -14,11 +14,6 @@ export interface OutOfCold {
   readonly limitMin: number;
   readonly isWithin: boolean;
 }
-
-const stepOf = (plan: Plan, task: string): Step | undefined => {
-  const as = plan.tasks[task]?.as;
-  return as === undefined ? undefined : plan.steps[as];
-};
 
 /** Whether a step is a rest in the cold. */
 export const isColdRest = (step: Step): boolean => COLD.has(step.rest?.where ?? "");
@@ -36,13 +31,13 @@ export const usualLimitMin = ({ guide = "us" }: Pick<Kitchen, "guide">, roomC: n
  * come first.
  */
 export function outOfCold(plan: Plan, task: string, kitchen: Pick<Kitchen, "roomC" | "guide">): OutOfCold | undefined {
-  const heat = stepOf(plan, task);
+  const heat = stepIn(plan, task);
   const info = plan.tasks[task];
   const placed = plan.solution.tasks.find(({ id }) => id === task);
   if (!heat || !placed || heat.coreC === undefined || heat.part !== "piece") return undefined;
   const [first, end] = info.range;
   const own = plan.solution.tasks.flatMap((one) => {
-    const step = stepOf(plan, one.id);
+    const step = stepIn(plan, one.id);
     const { item, range } = plan.tasks[one.id] ?? {};
     const isOn = step !== undefined && item === info.item && step.part !== "dough" && one.end <= placed.start;
     return isOn ? [{ ...one, step, range: range! }] : [];

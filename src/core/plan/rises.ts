@@ -4,7 +4,7 @@ import { roomAt } from "../kitchen/room";
 import type { Kitchen } from "../kitchen/schema";
 import { wallMinute } from "../shared/clock";
 import { isBestWarm } from "./expand/serving";
-import type { Note, Plan } from "./schema";
+import { stepIn, type Note, type Plan } from "./schema";
 
 type Placed = Plan["solution"]["tasks"][number];
 
@@ -23,11 +23,12 @@ interface Rise {
 function risesOf(plan: Plan): Rise[] {
   const durations = new Map(plan.problem.tasks.map(({ id, duration }) => [id, duration]));
   return plan.solution.tasks.flatMap((placed) => {
-    const { rise, as, item } = plan.tasks[placed.id];
+    const { rise, item } = plan.tasks[placed.id];
+    const step = stepIn(plan, placed.id);
     const duration = durations.get(placed.id);
-    if (!rise || as === undefined || duration === undefined) return [];
+    if (!rise || !step || duration === undefined) return [];
     const longestMin = Array.isArray(duration) ? duration[1] : placed.end - placed.start;
-    return [{ item, step: plan.steps[as], placed, readyMin: rise.readyMin, longestMin }];
+    return [{ item, step, placed, readyMin: rise.readyMin, longestMin }];
   });
 }
 
@@ -36,8 +37,7 @@ function firstPiece(plan: Plan, { placed, step }: Rise, kitchen: Pick<Kitchen, "
   const at = new Map(plan.solution.tasks.map((one) => [one.id, one]));
   const before = plan.problem.tasks.find(({ id }) => id === placed.id)!.after.map(({ task }) => task);
   const shaped = before.flatMap((id) => {
-    const { as } = plan.tasks[id] ?? {};
-    const { attention, part, time } = as === undefined ? step : plan.steps[as];
+    const { attention, part, time } = stepIn(plan, id) ?? step;
     return attention === "hands-on" && part === "piece" ? [at.get(id)!.start + time.secPerPiece / 60] : [];
   });
   const roomC = roomAt(kitchen, wallMinute(placed.end - 1, plan.clockChanges));

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { ObstacleSchema } from "../batching/obstacle";
-import { STEP_KINDS, StepSchema } from "../item/step";
+import { STEP_KINDS, StepSchema, type Step } from "../item/step";
 import { KitchenSchema } from "../kitchen/schema";
 import { SKILLS } from "../process/hands";
 import { ProblemSchema } from "../schedule/problem";
@@ -213,6 +213,12 @@ export type Note = Plan["notes"][number];
 export type Target = z.output<typeof TargetSchema>;
 export type TaskInfo = z.output<typeof TaskInfoSchema>;
 export type Reason = Plan["refusal"][number];
+
+/** The step of a task as it is done in a plan; undefined for what the plan adds by itself. */
+export const stepIn = ({ tasks, steps }: Pick<Plan, "tasks" | "steps">, task: string): Step | undefined => {
+  const as = tasks[task]?.as;
+  return as === undefined ? undefined : steps[as];
+};
 
 /** Pieces that a task is for, item by item, with the name of the step in each. */
 export const taskShares = ({ item, step, pieces, range, also = [] }: TaskInfo) => [{ item, step, pieces, range }, ...also];

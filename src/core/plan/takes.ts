@@ -21,6 +21,7 @@ export interface Taken {
 
 /** A stretch of time in which a task takes something, min. */
 export interface Taking {
+  readonly task: string;
   readonly resource: string;
   readonly from: number;
   readonly to: number;
@@ -38,7 +39,7 @@ export function takingsOf({ problem, solution }: Pick<Plan, "problem" | "solutio
       if (resource === undefined) return [];
       const minutes = Array.isArray(use.minutes) ? use.minutes[(use.resource as string[]).indexOf(resource)] : use.minutes;
       const from = use.from === undefined ? entry.start : (use.from >= 0 ? entry.start : entry.end) + use.from;
-      return [{ resource, from, to: minutes === undefined ? entry.end : from + minutes, amount: use.amount ?? 1 }];
+      return [{ task: task.id, resource, from, to: minutes === undefined ? entry.end : from + minutes, amount: use.amount ?? 1 }];
     });
   });
 }

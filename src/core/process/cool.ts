@@ -42,7 +42,8 @@ export function coolNewton(
 export const ON_TRAY = { faces: 2, k: 0.5, rhoC: 3.7 } as const;
 /** As deep as it is spread, mm. */
 export const SPREAD_MM = 10;
-const FRIDGE_C = 4;
+/** The air in a fridge, °C. */
+export const FRIDGE_C = 4;
 /** So close to the room a tray gets on its own, °C; the rest takes the fridge. */
 const ROOM_LEAVES_C = 4;
 

@@ -1,5 +1,5 @@
 import { chillSlab } from "./chill";
-import { coolNewton, leavesRoomAtC, ON_TRAY } from "./cool";
+import { coolNewton, FRIDGE_C, leavesRoomAtC, ON_TRAY } from "./cool";
 import { proofRate } from "./proof";
 import { relaxation } from "./rest";
 
@@ -23,7 +23,6 @@ export type FollowsRoom =
 
 /** A wrapped packet of dough on a shelf: W/m²K, W/mK, kg/m³, J/kgK. */
 const DOUGH_IN_FRIDGE = { h: 12, k: 0.3, rho: 1150, c: 2700 } as const;
-const FRIDGE_C = 4;
 /** The room in which recipes for it are written, °C. */
 const RECIPE_ROOM_C = 21;
 

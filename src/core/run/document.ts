@@ -2,7 +2,7 @@ import type { Plan } from "../plan/schema";
 import { planTaskText } from "../plan/task-text";
 import type { SolveOptions } from "../schedule/budget";
 import { momentOf } from "./clock";
-import { countedEvents, type RunEvent } from "./events";
+import type { RunEvent } from "./events";
 import { replay } from "./replay";
 import { restOfDay } from "./rest-of-day";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "./run-text";
@@ -19,8 +19,8 @@ export function runDocument(
   now: number | undefined,
   options: Omit<SolveOptions, "better">,
 ) {
-  const { doubled, undone } = countedEvents(events);
   const state = replay(plan, events);
+  const { doubled, undone, events: counted } = state.counted;
   const firstStart = Math.min(...plan.solution.tasks.map(({ start }) => start));
   const at = now ?? (state.lastMinute === undefined ? firstStart : Math.floor(state.lastMinute));
   const rest = restOfDay(plan, state, at, options);
@@ -39,7 +39,7 @@ export function runDocument(
     format: "unisynth-run/1" as const,
     at: momentOf(plan, at),
     minute: at,
-    events: { counted: countedEvents(events).events.length, doubled, undone: [...undone].sort() },
+    events: { counted: counted.length, doubled, undone: [...undone].sort() },
     tasks: Object.fromEntries(
       [...state.tasks].map(([id, task]) => {
         const { start, end } = expected.get(id) ?? {};

@@ -1,8 +1,8 @@
 import { restInRoom, isRise } from "../item/rest-in-room";
-import { isHeat, type Step } from "../item/step";
-import type { Plan } from "../plan/schema";
+import { isHeat } from "../item/step";
+import { stepIn, type Plan } from "../plan/schema";
 import { minuteReader } from "./clock";
-import { countedEvents, type RunEvent } from "./events";
+import { countedEvents, type Counted, type RunEvent } from "./events";
 
 export type Status = "waiting" | "running" | "done" | "skipped";
 
@@ -48,6 +48,8 @@ export interface RunState {
   readonly roomC?: number;
   readonly odd: readonly Oddity[];
   readonly notes: readonly { readonly minute: number; readonly task?: string; readonly text: string }[];
+  /** The events as they count: what all the rest follows from. */
+  readonly counted: Counted;
   /** Minute of the last event; undefined before the first. */
   readonly lastMinute?: number;
 }
@@ -59,12 +61,6 @@ const SAME_C = 0.5;
 
 const WAITING: TaskRun = { status: "waiting" };
 
-/** The step that a task is; undefined for what the plan adds by itself. */
-export const stepOfTask = (plan: Pick<Plan, "tasks" | "steps">, task: string): Step | undefined => {
-  const as = plan.tasks[task]?.as;
-  return as === undefined ? undefined : plan.steps[as];
-};
-
 /** How long a task takes as it was planned, min. */
 const plannedMinutes = (plan: Plan): Map<string, number> =>
   new Map(plan.solution.tasks.map(({ id, start, end }) => [id, end - start]));
@@ -74,7 +70,7 @@ const plannedMinutes = (plan: Plan): Map<string, number> =>
  * judged is over when somebody says so, not when its time is.
  */
 export function replay(plan: Plan, all: readonly RunEvent[]): RunState {
-  return new Replay(plan).through(countedEvents(all).events);
+  return new Replay(plan).through(countedEvents(all));
 }
 
 class Replay {
@@ -94,10 +90,10 @@ class Replay {
     for (const id of this.planned.keys()) this.tasks.set(id, WAITING);
   }
 
-  through(events: readonly RunEvent[]): RunState {
+  through(counted: Counted): RunState {
     let lastMinute: number | undefined;
     const minuteIn = minuteReader(this.plan);
-    for (const event of events) {
+    for (const event of counted.events) {
       const minute = minuteIn(event.at, event.zone);
       lastMinute = lastMinute === undefined ? minute : Math.max(lastMinute, minute);
       this.take(event, Math.floor(minute));
@@ -108,6 +104,7 @@ class Replay {
       ...(this.roomC !== undefined && { roomC: this.roomC }),
       odd: this.odd,
       notes: this.notes,
+      counted,
       ...(lastMinute !== undefined && { lastMinute }),
     };
   }
@@ -179,7 +176,7 @@ class Replay {
     for (const id of this.before.get(task) ?? []) {
       const one = this.tasks.get(id);
       if (!one || one.status === "done" || one.status === "skipped" || this.coreIsShort(id, one)) continue;
-      const step = stepOfTask(this.plan, id);
+      const step = stepIn(this.plan, id);
       // What nobody put into the heat is not taken to have been in it.
       if (one.status === "waiting" && step && isHeat(step)) continue;
       this.closeBefore(id, one.start ?? minute);
@@ -194,7 +191,7 @@ class Replay {
   }
 
   private coreIsShort(task: string, { coreC }: TaskRun): boolean {
-    const step = stepOfTask(this.plan, task);
+    const step = stepIn(this.plan, task);
     return step?.coreC !== undefined && isHeat(step) && coreC !== undefined && coreC < step.coreC - SAME_C;
   }
 
@@ -216,7 +213,7 @@ class Replay {
         event: id,
         task,
         coreC: was.coreC ?? null,
-        wantedC: stepOfTask(this.plan, task)!.coreC!,
+        wantedC: stepIn(this.plan, task)!.coreC!,
       });
       if (was.status !== "running") this.start(task, minute, undefined);
       return;
@@ -230,7 +227,7 @@ class Replay {
   private checked(task: string, minute: number, event: Extract<RunEvent, { kind: "checked" }>): void {
     const now = this.running(task, minute);
     if (event.seen !== "early") return this.end(task, minute, event, { ...now, seen: event.seen });
-    const step = stepOfTask(this.plan, task);
+    const step = stepIn(this.plan, task);
     const again = minute + (step && isHeat(step) ? LOOK_AGAIN.heat : LOOK_AGAIN.rest);
     const gone = minute - (now.start ?? minute);
     // So far along after so long: it is ready when it is all the way.
@@ -242,7 +239,7 @@ class Replay {
   private roomMeasured(roomC: number, minute: number): void {
     this.roomC = roomC;
     for (const [task, now] of this.tasks) {
-      const rest = stepOfTask(this.plan, task)?.rest;
+      const rest = stepIn(this.plan, task)?.rest;
       const { rise } = this.plan.tasks[task] ?? {};
       if (now.status !== "running" || !rest || !rise || !isRise(rest) || now.expectedEnd === undefined) continue;
       const left = Math.max(0, now.expectedEnd - minute);

@@ -3,7 +3,7 @@ import type { Plan } from "../plan/schema";
 import { readSlip, type Slip } from "../plan/slip";
 import { planTaskText } from "../plan/task-text";
 import type { Replanned } from "../schedule/replan/replan";
-import { clockText, lengthText, wallMinute, MINUTES_A_DAY } from "../shared/clock";
+import { clockText, lengthText, wallMinute } from "../shared/clock";
 import { listed } from "../shared/words";
 import type { Oddity, RunState } from "./replay";
 import type { FoodClock, RunningClock } from "./stand";
@@ -53,8 +53,7 @@ export function slipSentence(
   plan: Plan,
   slip: Slip,
   task: TaskText = (id) => planTaskText(plan, id),
-  clock: (minute: number) => string = (minute) =>
-    clockText(((wallMinute(minute, plan.clockChanges) % MINUTES_A_DAY) + MINUTES_A_DAY) % MINUTES_A_DAY),
+  clock: (minute: number) => string = (minute) => clockText(wallMinute(minute, plan.clockChanges)),
 ): string {
   const late = new Map(slip.late.map(({ target, minutes }) => [target, minutes]));
   const waves = plan.day.targets.map(({ id, name, minute }) => {

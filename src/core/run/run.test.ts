@@ -2,12 +2,12 @@ import fc from "fast-check";
 import { demoInput, expectRequest } from "@tests/demo";
 import { isHeat } from "../item/step";
 import { makePlan } from "../plan/pipeline";
-import type { Plan } from "../plan/schema";
+import { stepIn, type Plan } from "../plan/schema";
 import { verify } from "../schedule/verify";
 import { momentOf } from "./clock";
 import { runDocument } from "./document";
 import { countedEvents, type RunEvent } from "./events";
-import { replay, stepOfTask } from "./replay";
+import { replay } from "./replay";
 
 const plan = makePlan(expectRequest({ ...demoInput("launch-night"), solve: { seed: 1, iterations: 0 } }), { now: () => 0 });
 const OPTIONS = { now: () => 0, iterations: 0, passes: 40, seed: 1 };
@@ -26,8 +26,7 @@ const asPlanned = (until: number): RunEvent[] =>
   ]);
 const document = (events: readonly RunEvent[], now?: number, of: Plan = plan) => runDocument(of, events, now, OPTIONS);
 const whole = (events: readonly RunEvent[], now: number) => JSON.stringify(document(events, now));
-const first = (kind: string) =>
-  ownTasks.filter(({ id }) => stepOfTask(plan, id)?.kind === kind).sort((a, b) => a.start - b.start)[0];
+const first = (kind: string) => ownTasks.filter(({ id }) => stepIn(plan, id)?.kind === kind).sort((a, b) => a.start - b.start)[0];
 const start = Math.min(...plan.solution.tasks.map((one) => one.start));
 const supper = plan.day.targets[0];
 
@@ -107,8 +106,8 @@ describe("a step that is judged", () => {
   });
 
   it("is not over with a core below its figure, but for a reason", () => {
-    const heat = ownTasks.find(({ id }) => stepOfTask(plan, id)?.coreC !== undefined && isHeat(stepOfTask(plan, id)!))!;
-    const wanted = stepOfTask(plan, heat.id)!.coreC!;
+    const heat = ownTasks.find(({ id }) => stepIn(plan, id)?.coreC !== undefined && isHeat(stepIn(plan, id)!))!;
+    const wanted = stepIn(plan, heat.id)!.coreC!;
     const events = [
       said(heat.start, { kind: "started", task: heat.id }),
       said(heat.end - 1, { kind: "measured", task: heat.id, what: "core", value: wanted - 6 }),

@@ -1,10 +1,10 @@
 import { isHeat } from "../item/step";
 import type { Kitchen } from "../kitchen/schema";
 import { outOfCold } from "../plan/out-of-cold";
-import type { Plan } from "../plan/schema";
+import { stepIn, type Plan } from "../plan/schema";
 import { takingsOf } from "../plan/takes";
 import type { Replanned } from "../schedule/replan/replan";
-import { stepOfTask, type RunState } from "./replay";
+import type { RunState } from "./replay";
 
 /** A cook's hands: what they are at now, and the next two, by task. */
 export interface CookStand {
@@ -42,7 +42,7 @@ const SOON = 0.875;
 
 /** Where a day as it will now go has everybody's hands. */
 export function cooksNow(plan: Plan, state: RunState, { solution }: Pick<Replanned, "solution">, now: number): CookStand[] {
-  const takings = byTask({ problem: plan.problem, solution });
+  const takings = takingsOf({ problem: plan.problem, solution });
   return plan.day.cooks.map(({ id: cook }) => {
     // The rest of the day may need even who left; they are not there all the same.
     if (state.away.has(cook)) return { cook, isAway: true, now: [], next: [] };
@@ -61,19 +61,11 @@ export function cooksNow(plan: Plan, state: RunState, { solution }: Pick<Replann
   });
 }
 
-const byTask = (plan: Pick<Plan, "problem" | "solution">) =>
-  plan.problem.tasks.flatMap((task) =>
-    takingsOf({ problem: { ...plan.problem, tasks: [task] }, solution: plan.solution }).map((taking) => ({
-      ...taking,
-      task: task.id,
-    })),
-  );
-
 /** What runs without hands: until when, and when it has gone too far. */
 export function clocksOf(plan: Plan, state: RunState): RunningClock[] {
   const durations = new Map(plan.problem.tasks.map(({ id, duration }) => [id, duration]));
   return [...state.tasks].flatMap(([task, now]): RunningClock[] => {
-    const step = stepOfTask(plan, task);
+    const step = stepIn(plan, task);
     if (now.status !== "running" || !step || step.attention === "hands-on" || now.start === undefined) return [];
     const target = now.expectedEnd ?? now.start;
     const duration = durations.get(task);
@@ -104,7 +96,7 @@ export function foodClocks(plan: Plan, state: RunState, now: number): FoodClock[
   });
   return plan.solution.tasks.flatMap((entry): FoodClock[] => {
     const own = state.tasks.get(entry.id);
-    const step = stepOfTask(plan, entry.id);
+    const step = stepIn(plan, entry.id);
     if (!step || !isHeat(step) || step.coreC === undefined || own?.status !== "waiting") return [];
     const until = { ...entry, start: now, end: now };
     const cold = outOfCold({ ...plan, solution: { ...plan.solution, tasks: [...begun, until] } }, entry.id, {

@@ -6,14 +6,15 @@ import TextField from "@mui/material/TextField";
 import Link from "next/link";
 import { useEffect, useMemo, type ReactNode } from "react";
 import type { Item } from "@/core/item/schema";
-import type { Plan } from "@/core/plan/schema";
+import { stepIn, type Plan } from "@/core/plan/schema";
 import type { RunEvent } from "@/core/run/events";
-import { replay, stepOfTask } from "@/core/run/replay";
+import { replay } from "@/core/run/replay";
 import { lengthText } from "@/core/shared/clock";
 import { counted } from "@/core/shared/words";
 import { prepare } from "@/workers/plan.client";
 import { Banner } from "../kit/Banner";
 import { Main } from "../kit/Main";
+import { zoneHere } from "../kit/zone";
 import { useStored } from "../kit/use-stored";
 import { StepWeights } from "../plan/StepWeights";
 import { takenWeights } from "../plan/taken-weights";
@@ -23,7 +24,7 @@ import { ClockList } from "./ClockList";
 import { cookModel, type CookColumn } from "./cook.view-model";
 import { NowCard } from "./NowCard";
 import type { Say } from "./say";
-import { useMinute, runMoment, zoneHere } from "./use-now";
+import { useMinute, runMoment } from "./use-now";
 import { useRest } from "./use-rest";
 import { deviceName, useRun, type Tell } from "./use-run";
 
@@ -59,15 +60,14 @@ export function CookView({ run, plan, received, tell, finishes }: Props) {
     } as RunEvent);
   // Which device this is only the browser knows: before that nothing is this one's own.
   const own = minute === undefined ? [] : events.filter(({ device, kind }) => kind !== "undone" && device === deviceName());
-  const undone = new Set(events.flatMap((event) => (event.kind === "undone" ? [event.event] : [])));
-  const last = own.filter(({ id }) => !undone.has(id)).at(-1);
+  const last = own.filter(({ id }) => !state.counted.undone.has(id)).at(-1);
   const target = plan.day.targets.find((one) => minute !== undefined && one.minute >= minute);
   const coreOf = (task: string) => {
-    const wantedC = stepOfTask(plan, task)?.coreC;
+    const wantedC = stepIn(plan, task)?.coreC;
     return wantedC === undefined ? undefined : { wantedC, measuredC: state.tasks.get(task)?.coreC };
   };
   const weightsOf = (task: string) => {
-    const step = stepOfTask(plan, task);
+    const step = stepIn(plan, task);
     const batches = step ? takenWeights(plan, task, step, finishes[plan.tasks[task].item]) : [];
     return batches.length > 0 && <StepWeights gathering={run.gatheringId} batches={batches} weight={shown.weight} canTick />;
   };

@@ -1,6 +1,6 @@
-import type { Plan } from "@/core/plan/schema";
+import { stepIn, type Plan } from "@/core/plan/schema";
 import type { Step } from "@/core/item/step";
-import { stepOfTask, type RunState, type TaskRun } from "@/core/run/replay";
+import { type RunState, type TaskRun } from "@/core/run/replay";
 import { clocksOf, cooksNow, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "@/core/run/run-text";
 import type { Replanned } from "@/core/schedule/replan/replan";
@@ -55,7 +55,7 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
     ...food.filter(({ level }) => level !== "ok").map((one) => ({ code: "out-of-cold" as const, ...one })),
   ];
   const doing = (task: string): Doing => {
-    const step = stepOfTask(plan, task);
+    const step = stepIn(plan, task);
     const run = state.tasks.get(task) ?? { status: "waiting" as const };
     const isHandsOn = !step || step.attention === "hands-on";
     return { task, step, run, press: isHandsOn ? "done" : run.status === "running" ? "judge" : "begin" };
@@ -64,7 +64,7 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
   const isDue = (task: string) => clocks.some((one) => one.task === task && now >= one.lookAt);
   const before = new Map(plan.problem.tasks.map(({ id, after }) => [id, after.map((link) => link.task)]));
   const mayBegin = (task: string) =>
-    (before.get(task) ?? []).every((id) => stepOfTask(plan, id) === undefined || state.tasks.get(id)?.status !== "waiting");
+    (before.get(task) ?? []).every((id) => stepIn(plan, id) === undefined || state.tasks.get(id)?.status !== "waiting");
   return {
     columns: cooksNow(plan, state, { solution }, now).map((one) => ({
       cook: one.cook,

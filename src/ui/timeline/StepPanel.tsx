@@ -16,7 +16,7 @@ import { roomAt } from "@/core/kitchen/room";
 import type { Kitchen } from "@/core/kitchen/schema";
 import { outOfCold } from "@/core/plan/out-of-cold";
 import { resourceText } from "@/core/plan/reason-text";
-import { taskShares, type DurationSource, type Plan, type TaskInfo } from "@/core/plan/schema";
+import { stepIn, taskShares, type DurationSource, type Plan, type TaskInfo } from "@/core/plan/schema";
 import { handsIn } from "@/core/plan/takes";
 import { piecesText } from "@/core/plan/task-text";
 import { uncapitalised } from "@/core/shared/words";
@@ -33,7 +33,6 @@ import { OtherLength } from "./OtherLength";
 import { RunsLate } from "./RunsLate";
 import { waterText } from "./water-text";
 import { planHolds, whyHere } from "./why";
-import { stepIn } from "./timeline.view-model";
 
 interface Props {
   readonly plan: Plan;

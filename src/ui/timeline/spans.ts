@@ -12,7 +12,7 @@ export interface Span {
 /**
  * Where each block of a lane is drawn. A minute of a long day is less than a pixel: what is too short to press is drawn
  * wider, and what follows in the same row gives way, so that no block lies under another.
- * @returns px from the start of the scale, in the order of `lane.blocks`
+ * @returns px from the start of the scale, by block
  */
 export function spansOf(lane: Pick<Lane, "blocks" | "units">, scale: Pick<TimeScale, "x">): Map<Block, Span> {
   const taken = new Map<number, number>();

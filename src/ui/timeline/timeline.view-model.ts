@@ -1,5 +1,4 @@
-import { taskShares, type Plan, type Target } from "@/core/plan/schema";
-import type { Step } from "@/core/item/step";
+import { stepIn, taskShares, type Plan, type Target } from "@/core/plan/schema";
 import { planTaskText, sizeText, VERB } from "@/core/plan/task-text";
 
 /** One bar on a lane. */
@@ -78,12 +77,6 @@ const poolOf = (id: string) => POOLS[id] ?? POOLS[id.replace(/-\d+$/, "")];
 
 /** "1 shelf", "3 shelves". */
 const counted = (n: number, unit: string): string => `${n} ${n === 1 ? unit : unit === "shelf" ? "shelves" : `${unit}s`}`;
-
-/** The step of a task as it is done in a plan; undefined for what the plan adds by itself. */
-export const stepIn = (plan: Plan, task: string): Step | undefined => {
-  const as = plan.tasks[task]?.as;
-  return as === undefined ? undefined : plan.steps[as];
-};
 
 /** Lanes and blocks of a plan: cooks first, then what heats, what is cold, and what rests. */
 export function timelineModel(plan: Plan): TimelineModel {

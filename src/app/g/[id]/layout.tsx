@@ -14,6 +14,7 @@ import { PlanProvider } from "@/ui/plan/PlanProvider";
 import { GatheringFrame } from "@/ui/plan/GatheringFrame";
 import { GatheringShell } from "@/ui/plan/GatheringShell";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
+import { zoneHere } from "@/ui/kit/zone";
 import { whenQuiet } from "../../when-quiet";
 import { withDatabase } from "../../with-database";
 import { saveGathering } from "./actions";
@@ -68,7 +69,7 @@ async function Opened({ id, children }: { id: string; children: ReactNode }) {
       ],
       today: format(opened, "yyyy-MM-dd"),
       now: format(opened, "HH:mm"),
-      zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      zone: zoneHere(),
     };
     return (
       <CatalogueProvider stored={own}>

@@ -5,15 +5,7 @@ import type { Kitchen } from "../../kitchen/schema";
 import { overlaps } from "../../shared/range";
 import { sum } from "../../shared/rounding";
 import { isColdRest, leavesCold, usualLimitMin } from "../out-of-cold";
-import { leastMinutes, type TaskInput } from "./task-input";
-
-/** The longest that a task may take, min: a choice of cooks may choose the slowest. */
-const mostMinutes = (task: TaskInput): number =>
-  typeof task.duration === "number"
-    ? task.duration
-    : Array.isArray(task.duration)
-      ? task.duration[0]
-      : Math.max(...task.duration.minutes);
+import { leastMinutes, slowestMinutes, type TaskInput } from "./task-input";
 
 /**
  * Keeps what is raw from being out of the cold for longer than is usual: its heat begins soon enough after it came out of the fridge.
@@ -33,19 +25,18 @@ export function limitOutOfCold(tasks: readonly TaskInput[], works: readonly Work
       works.filter((work) => work.item === item && overlaps(work.range, range) && steps.some(({ id }) => id === work.step.id));
     const earlier = worksOf(raw.slice(0, outFrom).filter((one) => !isColdRest(one)));
     const out = worksOf(raw.slice(outFrom));
-    const left = limitMin - sum(earlier.map((work) => mostMinutes(byId.get(work.id)!)));
+    const left = limitMin - sum(earlier.map((work) => slowestMinutes(byId.get(work.id)!)));
     const ids = new Set(out.map((work) => work.id));
+    // Step after step the longest of its parts: they may be done beside each other.
     const least = sum(
-      raw
-        .slice(outFrom)
-        .map(({ id }) => Math.max(0, ...worksOf(raw).flatMap((w) => (w.step.id === id ? leastMinutes(byId.get(w.id)!) : [])))),
+      raw.slice(outFrom).map((one) => Math.max(0, ...worksOf([one]).map((work) => leastMinutes(byId.get(work.id)!)))),
     );
     if (least > left) continue;
     for (const work of out) {
       const task = byId.get(work.id)!;
       // Those that follow another of them are within its limit.
       if (task.after?.some((link) => ids.has(link.task))) continue;
-      byId.get(heat.id)!.after!.push({ task: work.id, min: 0, max: Math.max(0, left - mostMinutes(task)) });
+      byId.get(heat.id)!.after!.push({ task: work.id, min: 0, max: Math.max(0, left - slowestMinutes(task)) });
     }
   }
 }

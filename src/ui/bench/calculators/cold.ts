@@ -1,4 +1,4 @@
-import { coolCheck, coolNewton, type CoolPoint } from "@/core/process/cool";
+import { coolCheck, coolNewton, FRIDGE_C, type CoolPoint } from "@/core/process/cool";
 import { freezeLimit, freezePlank } from "@/core/process/freeze";
 import { lengthText } from "@/core/shared/clock";
 import { fail, ok, type Result } from "@/core/shared/issue";
@@ -6,7 +6,6 @@ import { counted } from "@/core/shared/words";
 import { run, type Calculator } from "../calculator";
 import { degrees, grams } from "./words";
 
-const FRIDGE_C = 4;
 /** So long the curve is followed, and so far apart its points are, min. */
 const FOLLOWED_MIN = 720;
 const STEP_MIN = 10;

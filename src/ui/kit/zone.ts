@@ -1,0 +1,2 @@
+/** Where the clock of this machine stands, IANA. */
+export const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
