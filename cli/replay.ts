@@ -6,9 +6,6 @@ import { PlanSchema } from "@/core/plan/schema";
 import { parseKnown, parseWith } from "@/core/shared/parse";
 import { print, readJson, refuse, valueOrRefuse } from "./common";
 
-/** Steps of improvement: a re-plan changes no more than it must, and its first answer is what a cook waits for. */
-const ITERATIONS = 30;
-const PASSES = 60;
 const MOMENT = /^\d{4}-\d\d-\d\dT\d\d:\d\d(?::\d\d(?:\.\d+)?)?Z$/;
 
 const args = process.argv.slice(2);
@@ -24,5 +21,5 @@ const plan = valueOrRefuse(parseKnown(PlanSchema, readJson(files[0])), "plan: ")
 const events = valueOrRefuse(parseWith(EventsSchema, readJson(files[1])), "events: ");
 if (plan.solution.tasks.length === 0) refuse("plan.solution.tasks is empty; expected a plan that has a timetable");
 const now = at === undefined ? undefined : Math.floor(minuteReader(plan)(at, events[0]?.zone));
-const run = runDocument(plan, events, now, { now: () => 0, iterations: ITERATIONS, passes: PASSES, seed: 1 });
+const run = runDocument(plan, events, now);
 print(`${JSON.stringify(run, null, 1)}\n`, 0);

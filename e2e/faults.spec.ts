@@ -12,3 +12,11 @@ test("spoiled bodies, locks, a full disk and kills: every one ends as it should"
   expect(stdout.trimEnd().split("\n").at(-1), stdout + stderr).toMatch(/^\d+ tried, 0 failed$/);
   expect(status).toBe(0);
 });
+
+test("25 kills amid bursts of events: each that was confirmed is there exactly once", () => {
+  test.setTimeout(300_000);
+  const args = ["scripts/run.mjs", "cli/bench-kill.ts", "--kills", "25", "--seed", "20261130"];
+  const { stdout, stderr, status } = spawnSync(process.execPath, args, { encoding: "utf8" });
+  expect(stdout, stdout + stderr).toMatch(/^kills amid bursts of events: 26 tried, 0 failed/m);
+  expect(status).toBe(0);
+});

@@ -8,10 +8,10 @@ export class FaultyServer extends OwnServer {
     this.seed();
   }
 
-  /** Calls an action as its page does; `body` as it is, right or not. Where it is asked to wait it waits, and asks again. */
-  async send(action: string, body: string, most = 15_000): Promise<{ status: number; text: string }> {
+  /** Calls an action as a page does, by default the first; `body` as it is, right or not. Where it is asked to wait it waits, and asks again. */
+  async send(action: string, body: string, page = "/", most = 15_000): Promise<{ status: number; text: string }> {
     for (;;) {
-      const answer = await fetch(`${this.url}/`, {
+      const answer = await fetch(`${this.url}${page}`, {
         method: "POST",
         headers: { "Next-Action": actionId(action), "Content-Type": "text/plain;charset=UTF-8", Origin: this.url },
         body,
@@ -25,7 +25,12 @@ export class FaultyServer extends OwnServer {
 
   /** The result that an action answered with. */
   async call<T>(action: string, ...args: unknown[]): Promise<T> {
-    const { text } = await this.send(action, JSON.stringify(args));
+    return this.callOn<T>("/", action, ...args);
+  }
+
+  /** The same, of an action that only some pages have. */
+  async callOn<T>(page: string, action: string, ...args: unknown[]): Promise<T> {
+    const { text } = await this.send(action, JSON.stringify(args), page);
     const line = text.split("\n").find((one) => /^1:/.test(one));
     if (!line) throw new Error(`no answer of ${action}: ${text.slice(0, 200)}`);
     return JSON.parse(line.slice(2)) as T;

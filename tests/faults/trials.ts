@@ -57,10 +57,15 @@ function rightArguments(file: string): Readonly<Record<string, readonly unknown[
     forgetOwn: ["butter"],
     duplicateItem: [item.id, true],
     archiveItem: [item.id, false],
+    beginRun: [{ gathering: "first-try", practice: true, cost: 1 }],
+    tellRun: [{ run: "x", events: [{ id: "e", device: "d", at: "2026-12-05T08:00:00.000Z", kind: "note", text: "t" }] }],
     makeCode: [],
     revokeDevice: ["x"],
   };
 }
+
+/** Where an action is called from that the first page does not have. */
+const PAGES: Readonly<Record<string, string>> = { beginRun: "/g/first-try/cook", tellRun: "/cook/x" };
 
 /** Spoiled bodies to every action: an answer in time, no trace in it, a server that lives, and data that can be read. */
 export async function spoiledRequests(server: FaultyServer, count: number, chance: Chance): Promise<Tally> {
@@ -74,7 +79,7 @@ export async function spoiledRequests(server: FaultyServer, count: number, chanc
     const body = spoiled(right[action] ?? [], chance).slice(0, 1_500_000);
     let wrong: string | undefined;
     try {
-      const { text, status } = await server.send(action, body);
+      const { text, status } = await server.send(action, body, PAGES[action]);
       if (hasTrace(text)) wrong = "a trace in the answer";
       if (text.includes('"ok":true')) answers.taken++;
       else if (text.includes('"ok":false')) answers.refused++;

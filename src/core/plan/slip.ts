@@ -2,6 +2,7 @@ import type { Replanned } from "../schedule/replan/replan";
 import type { ExecutionState } from "../schedule/replan/execution-state";
 import type { Plan } from "./schema";
 import { ABOUT } from "./expand/uses";
+import { targetsIn } from "./targets";
 
 /**
  * The day as it stands at the moment at which a step should be over and is not: what the plan has before that is done or
@@ -42,7 +43,7 @@ export interface Slip {
 export function readSlip(plan: Plan, task: string, { late, moves, beyond, broken, unattended }: Replanned): Slip {
   const byTarget = new Map<string, number>();
   for (const { id, minutes } of late)
-    for (const target of plan.tasks[id]?.for ?? []) byTarget.set(target, Math.max(minutes, byTarget.get(target) ?? 0));
+    for (const target of targetsIn(plan, id)) byTarget.set(target, Math.max(minutes, byTarget.get(target) ?? 0));
   return {
     late: [...byTarget].map(([target, minutes]) => ({ target, minutes })),
     // Trays that wait go with their pieces, and a minute is nothing that a cook would notice.

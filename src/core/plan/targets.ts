@@ -1,6 +1,6 @@
 import type { PlanDays } from "../gathering/calendar";
 import type { Gathering } from "../gathering/schema";
-import type { Target } from "./schema";
+import type { Plan, Target } from "./schema";
 
 /** What the day is counted back from: waves with something to eat, and the freezer's deadlines, in the order of their times. */
 export function targetsOf(gathering: Gathering, days: PlanDays): Target[] {
@@ -13,4 +13,12 @@ export function targetsOf(gathering: Gathering, days: PlanDays): Target[] {
     byMinute.set(minute, { id: `freezer-${minute}`, name: "Freezer", minute });
   }
   return [...waves, ...byMinute.values()].sort((a, b) => a.minute - b.minute);
+}
+
+/** Ids of the waves and deadlines of the freezer that a task of a plan is for; the freezer's where the task itself has to be over by it. */
+export function targetsIn({ tasks, problem, day }: Pick<Plan, "tasks" | "problem" | "day">, id: string): string[] {
+  const latest = problem.tasks.find((task) => task.id === id)?.latest;
+  return (tasks[id]?.for ?? []).flatMap((target) =>
+    target !== "freezer" ? target : day.targets.filter((one) => one.id.startsWith("freezer") && one.minute === latest).map((one) => one.id),
+  );
 }

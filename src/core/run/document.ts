@@ -1,6 +1,5 @@
 import type { Plan } from "../plan/schema";
 import { planTaskText } from "../plan/task-text";
-import type { SolveOptions } from "../schedule/budget";
 import { momentOf } from "./clock";
 import type { RunEvent } from "./events";
 import { replay } from "./replay";
@@ -13,17 +12,12 @@ import { clocksOf, cooksNow, foodClocks } from "./stand";
  * any order and however often each came.
  * @param now minute of the plan, whole; without it that of the last event, or the first start
  */
-export function runDocument(
-  plan: Plan,
-  events: readonly RunEvent[],
-  now: number | undefined,
-  options: Omit<SolveOptions, "better">,
-) {
+export function runDocument(plan: Plan, events: readonly RunEvent[], now: number | undefined) {
   const state = replay(plan, events);
   const { doubled, undone, events: counted } = state.counted;
   const firstStart = Math.min(...plan.solution.tasks.map(({ start }) => start));
   const at = now ?? (state.lastMinute === undefined ? firstStart : Math.floor(state.lastMinute));
-  const rest = restOfDay(plan, state, at, options);
+  const rest = restOfDay(plan, state, at);
   const slip = slipOfRest(plan, rest, state);
   const clocks = clocksOf(plan, state);
   const food = foodClocks(plan, state, at);

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { PlacedSchema } from "../schedule/solution";
 import { line } from "../shared/fields";
 
 const name = z.string().trim().min(1, { error: "a name" }).max(120);
@@ -29,9 +30,13 @@ export const MEASURED = {
   oil: "°C",
 } as const;
 
+/** The fastest that a practice goes. */
+export const MOST_RATE = 1200;
+
 /** Something that happened on the day. Never changed: what was wrong is undone by another event. */
 export const EventSchema = z.discriminatedUnion("kind", [
-  z.object({ ...common, kind: z.literal("started"), task }),
+  /** `taken`: what it takes, where the rest of the day has other hands or another oven for it than the plan had. */
+  z.object({ ...common, kind: z.literal("started"), task, taken: z.array(name).max(60).optional() }),
   /** `reason`: why it is over although its core is below its figure. */
   z.object({ ...common, kind: z.literal("done"), task, reason: line.optional() }),
   z.object({ ...common, kind: z.literal("extended"), task, minutes: minutes(1, 600) }),
@@ -53,15 +58,37 @@ export const EventSchema = z.discriminatedUnion("kind", [
   }),
   /** A cook leaves, or is there again. */
   z.object({ ...common, kind: z.literal("changed"), who: name, isThere: z.boolean() }),
+  /** Somebody the plan does not know lends a hand, at the pace of its slowest cook. */
+  z.object({ ...common, kind: z.literal("joined"), who: name, name }),
   /** Pieces burnt, dropped or eaten: those of the task. */
   z.object({ ...common, kind: z.literal("lost"), task, reason: line.optional() }),
+  /** Pieces of the task go raw into the freezer instead: nothing more is done to them today. */
+  z.object({ ...common, kind: z.literal("frozen"), task }),
   z.object({ ...common, kind: z.literal("skipped"), task, reason: line.optional() }),
   /** It will begin so much later than planned. */
   z.object({ ...common, kind: z.literal("late"), task, minutes: minutes(1, 600) }),
+  /** The rest of the day as somebody chose it: where its tasks stood then, in the plan's minutes. What comes after changes as little of it as it can. */
+  z.object({ ...common, kind: z.literal("arranged"), tasks: z.array(PlacedSchema).max(5000) }),
+  /** A wave is served so much later, and that is all right. */
+  z.object({ ...common, kind: z.literal("agreed"), target: name, minutes: minutes(1, 600) }),
+  /** In practice: from here the clock of the plan goes so many times as fast; 0 is a pause. `wall`: UTC, on the wall. */
+  z.object({
+    ...common,
+    kind: z.literal("paced"),
+    rate: z
+      .number({ error: `a rate from 0 to ${MOST_RATE}` })
+      .min(0)
+      .max(MOST_RATE),
+    wall: z.iso.datetime({ error: "a moment in UTC, such as 2026-12-05T17:04:00Z" }),
+  }),
   z.object({ ...common, kind: z.literal("note"), task: task.optional(), text: z.string().trim().min(1).max(2000) }),
   z.object({ ...common, kind: z.literal("undone"), event: name }),
 ]);
 export type RunEvent = z.output<typeof EventSchema>;
+
+type Without<E, K extends string> = E extends RunEvent ? Omit<E, K> : never;
+/** What is told, without when and on which device: those know where it is made. */
+export type Telling = Without<RunEvent, "id" | "device" | "at" | "zone">;
 
 export const EventsSchema = z.array(EventSchema).max(100_000);
 

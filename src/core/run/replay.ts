@@ -1,6 +1,7 @@
 import { restInRoom, isRise } from "../item/rest-in-room";
 import { isHeat } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";
+import type { Placed } from "../schedule/solution";
 import { minuteReader } from "./clock";
 import { countedEvents, type Counted, type RunEvent } from "./events";
 
@@ -21,9 +22,13 @@ export interface TaskRun {
   readonly coreC?: number;
   /** Who began it. */
   readonly cook?: string;
+  /** What it takes, as the problem's uses have it, where that was said. */
+  readonly taken?: readonly string[];
   /** Nobody said that it was over: what comes after it was begun. */
   readonly isAssumed?: true;
   readonly reason?: string;
+  /** Its pieces are gone, or lie in the freezer instead. */
+  readonly gone?: "lost" | "frozen";
   /** It begins no sooner, min. */
   readonly notBefore?: number;
 }
@@ -45,7 +50,17 @@ export interface RunState {
   readonly tasks: ReadonlyMap<string, TaskRun>;
   /** Cooks who left, and since when. */
   readonly away: ReadonlyMap<string, number>;
+  /** Who joined: names by id, and since when. */
+  readonly joined: ReadonlyMap<string, { readonly name: string; readonly since: number }>;
   readonly roomC?: number;
+  /** The last that was measured of the oil, °C, and at which minute. */
+  readonly oil?: { readonly c: number; readonly minute: number };
+  /** The rest of the day as it was chosen last. */
+  readonly arranged?: readonly Placed[];
+  /** Waves that are agreed to be served later, min. */
+  readonly agreed: ReadonlyMap<string, number>;
+  /** How the clock of a practice goes: from a minute, and the moment on the wall at it. */
+  readonly pace?: { readonly at: string; readonly wall: string; readonly rate: number };
   readonly odd: readonly Oddity[];
   readonly notes: readonly { readonly minute: number; readonly task?: string; readonly text: string }[];
   /** The events as they count: what all the rest follows from. */
@@ -61,9 +76,16 @@ const SAME_C = 0.5;
 
 const WAITING: TaskRun = { status: "waiting" };
 
-/** How long a task takes as it was planned, min. */
-const plannedMinutes = (plan: Plan): Map<string, number> =>
-  new Map(plan.solution.tasks.map(({ id, start, end }) => [id, end - start]));
+/** How long a task takes, min: as it was planned, but for what may wait when it is ready. */
+export function plannedMinutes(plan: Plan): Map<string, number> {
+  const durations = new Map(plan.problem.tasks.map(({ id, duration }) => [id, duration]));
+  return new Map(
+    plan.solution.tasks.map(({ id, start, end }) => {
+      const duration = durations.get(id);
+      return [id, plan.tasks[id]?.rise?.readyMin ?? (Array.isArray(duration) ? Math.min(duration[0], end - start) : end - start)];
+    }),
+  );
+}
 
 /**
  * Where a day stands after what happened: the same whatever order the events came in, and however often each came. A step that is
@@ -73,12 +95,25 @@ export function replay(plan: Plan, all: readonly RunEvent[]): RunState {
   return new Replay(plan).through(countedEvents(all));
 }
 
+/** What happens to a task. */
+type OfTask = Extract<
+  RunEvent,
+  { kind: "started" | "done" | "extended" | "late" | "checked" | "measured" | "skipped" | "lost" | "frozen" }
+> & {
+  task: string;
+};
+
 class Replay {
   private readonly tasks = new Map<string, TaskRun>();
   private readonly away = new Map<string, number>();
   private readonly odd: Oddity[] = [];
   private readonly notes: { minute: number; task?: string; text: string }[] = [];
+  private readonly joined = new Map<string, { name: string; since: number }>();
+  private readonly agreed = new Map<string, number>();
   private roomC: number | undefined;
+  private oil: RunState["oil"];
+  private arranged: readonly Placed[] | undefined;
+  private pace: RunState["pace"];
   private readonly planned: ReadonlyMap<string, number>;
   private readonly before: ReadonlyMap<string, readonly string[]>;
 
@@ -101,7 +136,12 @@ class Replay {
     return {
       tasks: this.tasks,
       away: this.away,
+      joined: this.joined,
+      agreed: this.agreed,
       ...(this.roomC !== undefined && { roomC: this.roomC }),
+      ...(this.oil && { oil: this.oil }),
+      ...(this.arranged && { arranged: this.arranged }),
+      ...(this.pace && { pace: this.pace }),
       odd: this.odd,
       notes: this.notes,
       counted,
@@ -110,29 +150,49 @@ class Replay {
   }
 
   private take(event: RunEvent, minute: number): void {
-    if (event.kind === "undone") return;
-    if (event.kind === "changed") return this.cookChanged(event, minute);
-    if (event.kind === "note") {
-      this.notes.push({ minute, ...(event.task !== undefined && { task: event.task }), text: event.text });
-      return;
+    switch (event.kind) {
+      case "undone":
+        return;
+      case "changed":
+        return this.cookChanged(event, minute);
+      case "joined":
+        return void this.joined.set(event.who, { name: event.name, since: minute });
+      case "arranged":
+        this.arranged = event.tasks;
+        return;
+      case "agreed":
+        return void this.agreed.set(event.target, event.minutes);
+      case "paced":
+        this.pace = { at: event.at, wall: event.wall, rate: event.rate };
+        return;
+      case "note":
+        this.notes.push({ minute, ...(event.task !== undefined && { task: event.task }), text: event.text });
+        return;
+      case "measured":
+        if (event.what === "oil") this.oil = { c: event.value, minute };
+        if (event.what === "room") return this.roomMeasured(event.value, minute, event.task);
+        return event.task === undefined ? undefined : this.ofTask({ ...event, task: event.task }, minute);
+      default:
+        return this.ofTask(event, minute);
     }
-    if (event.kind === "measured" && event.what === "room") return this.roomMeasured(event.value, minute);
+  }
+
+  private ofTask(event: OfTask, minute: number): void {
     const { task } = event;
-    if (task === undefined) return;
     const was = this.tasks.get(task);
     if (!was) {
       this.odd.push({ code: "no-such-task", event: event.id, task });
       return;
     }
     if (was.status === "done" || was.status === "skipped") {
-      if (event.kind === "lost") return this.lost(task, minute);
+      if (event.kind === "lost" || event.kind === "frozen") return this.gone(task, minute, event.kind);
       // Two devices that both say it is over mean the same.
       if (event.kind !== "done" && event.kind !== "measured") this.odd.push({ code: "already-over", event: event.id, task });
       return;
     }
     switch (event.kind) {
       case "started":
-        return this.start(task, minute, event.cook);
+        return this.start(task, minute, event.cook, event.taken);
       case "done":
         return this.end(task, minute, event, was);
       case "extended":
@@ -146,7 +206,8 @@ class Replay {
       case "skipped":
         return this.set(task, { status: "skipped", start: minute, end: minute, ...(event.reason && { reason: event.reason }) });
       case "lost":
-        return this.lost(task, minute);
+      case "frozen":
+        return this.gone(task, minute, event.kind);
     }
   }
 
@@ -155,10 +216,11 @@ class Replay {
   }
 
   private startOf(task: string): number {
-    return this.plan.solution.tasks.find(({ id }) => id === task)!.start;
+    const isIt = ({ id }: { readonly id: string }) => id === task;
+    return (this.arranged?.find(isIt) ?? this.plan.solution.tasks.find(isIt)!).start;
   }
 
-  private start(task: string, minute: number, cook: string | undefined): void {
+  private start(task: string, minute: number, cook: string | undefined, taken?: readonly string[]): void {
     const was = this.tasks.get(task)!;
     if (was.status === "running") return;
     this.closeBefore(task, minute);
@@ -168,6 +230,7 @@ class Replay {
       start: minute,
       expectedEnd: minute + this.planned.get(task)!,
       ...(cook !== undefined && { cook }),
+      ...(taken && { taken }),
     });
   }
 
@@ -236,9 +299,11 @@ class Replay {
     this.set(task, { ...now, seen: "early", expectedEnd: Math.max(expectedEnd, minute + 1), lookAgain });
   }
 
-  private roomMeasured(roomC: number, minute: number): void {
-    this.roomC = roomC;
+  /** `only`: that is how warm it is where this rise stands; else in the whole kitchen. */
+  private roomMeasured(roomC: number, minute: number, only: string | undefined): void {
+    if (only === undefined) this.roomC = roomC;
     for (const [task, now] of this.tasks) {
+      if (only !== undefined && task !== only) continue;
       const rest = stepIn(this.plan, task)?.rest;
       const { rise } = this.plan.tasks[task] ?? {};
       if (now.status !== "running" || !rest || !rise || !isRise(rest) || now.expectedEnd === undefined) continue;
@@ -249,22 +314,29 @@ class Replay {
   }
 
   private cookChanged({ id, who, isThere }: Extract<RunEvent, { kind: "changed" }>, minute: number): void {
-    if (!this.plan.day.cooks.some((cook) => cook.id === who)) this.odd.push({ code: "no-such-cook", event: id, who });
+    if (!this.plan.day.cooks.some((cook) => cook.id === who) && !this.joined.has(who))
+      this.odd.push({ code: "no-such-cook", event: id, who });
     else if (isThere) this.away.delete(who);
     else this.away.set(who, minute);
   }
 
   /** The pieces of a task are gone: it is over, and what was still to be done to none but them is left out. */
-  private lost(task: string, minute: number): void {
+  private gone(task: string, minute: number, gone: "lost" | "frozen"): void {
     const { item, range } = this.plan.tasks[task];
     const now = this.tasks.get(task)!;
     const isOpen = ({ status }: TaskRun) => status === "waiting" || status === "running";
-    if (isOpen(now))
-      this.set(task, { ...over(now), status: "done", start: now.start ?? minute, end: Math.max(minute, now.start ?? minute) });
+    const start = now.start ?? minute;
+    this.set(task, {
+      ...over(now),
+      status: now.status === "skipped" ? "skipped" : "done",
+      start,
+      end: now.end ?? Math.max(minute, start),
+      gone,
+    });
     for (const [id, other] of this.tasks) {
       const info = this.plan.tasks[id];
       const isOf = info?.item === item && info.range[0] >= range[0] && info.range[1] <= range[1];
-      if (isOf && id !== task && isOpen(other)) this.set(id, { status: "skipped", start: minute, end: minute });
+      if (isOf && id !== task && isOpen(other)) this.set(id, { status: "skipped", start: minute, end: minute, gone });
     }
   }
 }

@@ -1,19 +1,23 @@
 import type { Plan } from "../plan/schema";
-import type { SolveOptions } from "../schedule/budget";
-import type { Pool, Problem } from "../schedule/problem";
+import { candidatesOf, type Pool, type Problem } from "../schedule/problem";
 import type { ExecutionState } from "../schedule/replan/execution-state";
-import { replan, type Replanned } from "../schedule/replan/replan";
+import { replan, type Replanned, type ReplanOptions } from "../schedule/replan/replan";
+import type { Solution } from "../schedule/solution";
+import { withHelpers, withStandIns } from "./helpers";
 import type { RunState } from "./replay";
 
 /** What the scheduler has to know of a day that is under way, whole minutes. */
-export function executionOf({ tasks }: RunState, now: number): ExecutionState {
+export function executionOf({ problem }: Plan, { tasks }: RunState, now: number): ExecutionState {
+  const mayWait = new Set(problem.tasks.flatMap(({ id, duration }) => (Array.isArray(duration) ? [id] : [])));
   const done: { id: string; start: number; end: number }[] = [];
-  const running: { id: string; start: number; end?: number }[] = [];
+  const running: { id: string; start: number; end?: number; noEarlier?: number }[] = [];
   const changed: { id: string; notBefore: number }[] = [];
   for (const [id, task] of tasks) {
     if (task.status === "done" || task.status === "skipped") done.push({ id, start: task.start!, end: task.end! });
-    else if (task.status === "running") running.push({ id, start: task.start!, end: Math.max(now, task.expectedEnd ?? now) });
-    else if (task.notBefore !== undefined) changed.push({ id, notBefore: task.notBefore });
+    else if (task.status === "running") {
+      const ready = Math.max(now, task.expectedEnd ?? now);
+      running.push({ id, start: task.start!, ...(mayWait.has(id) ? { noEarlier: ready } : { end: ready }) });
+    } else if (task.notBefore !== undefined) changed.push({ id, notBefore: task.notBefore });
   }
   return { now, done, running, locked: [], changed };
 }
@@ -54,17 +58,43 @@ function withWaits(plan: Plan, state: RunState): RunState {
   return { ...state, tasks };
 }
 
-/** What a search for the rest of a day is given: the plan with whoever is still there, and how far it has come. */
+/** What a search for the rest of a day is given: the plan with whoever is there, as it was arranged last, and how far it has come. */
 export function restInput(plan: Plan, state: RunState, now: number): { readonly plan: Plan; readonly soFar: ExecutionState } {
   const soFar = withWaits(plan, state);
-  const { done, running, ...rest } = executionOf(soFar, now);
+  const { done, running, ...rest } = executionOf(plan, soFar, now);
   // The end of a wait is not known: it lasts until what it waits for begins.
-  const open = running.map(({ id, start, end }) => (plan.tasks[id]?.what.code === "wait" ? { id, start } : { id, start, end }));
-  return { plan: { ...plan, problem: withoutThose(plan.problem, state.away) }, soFar: { ...rest, done, running: open } };
+  const open = running.map((one) => (plan.tasks[one.id]?.what.code === "wait" ? { id: one.id, start: one.start } : one));
+  const problem = withHelpers(plan, withStandIns(plan, withoutThose(plan.problem, state.away), state), state);
+  return {
+    plan: { ...plan, problem, solution: arrangedIn(plan, state) },
+    soFar: { ...rest, done, running: open, gone: [...state.away.keys()] },
+  };
 }
 
+/** The timetable as it was last chosen: the plan's, with what was moved since, and with what was truly taken by what has begun. */
+function arrangedIn({ solution, problem }: Plan, { arranged = [], tasks }: RunState): Solution {
+  const moved = new Map(arranged.map((task) => [task.id, task]));
+  const uses = new Map(problem.tasks.map((task) => [task.id, task.uses]));
+  return {
+    ...solution,
+    tasks: solution.tasks.map((task) => {
+      const now = moved.get(task.id);
+      const placed = now && now.end >= now.start && now.taken.length === task.taken.length ? now : task;
+      const { taken, cook } = tasks.get(task.id) ?? {};
+      if (taken?.length === task.taken.length) return { ...placed, taken: [...taken] };
+      // Who began it has its hands, whoever was to.
+      const isTheirs = (u: number) =>
+        cook !== undefined && uses.get(task.id)?.[u].from === undefined && candidatesOf(uses.get(task.id)![u]).includes(cook);
+      return { ...placed, taken: placed.taken.map((one, u) => (isTheirs(u) ? cook! : one)) };
+    }),
+  };
+}
+
+/** No more than this is looked for: counted and not timed, so that every device finds the same, and nothing moves that need not. */
+export const REST_SEARCH = { now: () => 0, iterations: 60, passes: 40, seed: 1, onlyWhereWorse: true } as const;
+
 /** The rest of a day, planned again: what is done stays as it was, what is under way as it is, and no more changes than must. */
-export function restOfDay(plan: Plan, state: RunState, now: number, options: Omit<SolveOptions, "better">): Replanned {
+export function restOfDay(plan: Plan, state: RunState, now: number, options: ReplanOptions = REST_SEARCH): Replanned {
   const input = restInput(plan, state, now);
-  return replan(input.plan.problem, plan.solution, input.soFar, options);
+  return replan(input.plan.problem, input.plan.solution, input.soFar, options);
 }

@@ -10,7 +10,6 @@ import { countedEvents, type RunEvent } from "./events";
 import { replay } from "./replay";
 
 const plan = makePlan(expectRequest({ ...demoInput("launch-night"), solve: { seed: 1, iterations: 0 } }), { now: () => 0 });
-const OPTIONS = { now: () => 0, iterations: 0, passes: 40, seed: 1 };
 
 type Telling = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "device" | "at"> : never) : never;
 let count = 0;
@@ -24,7 +23,7 @@ const asPlanned = (until: number): RunEvent[] =>
     ...(start <= until ? [said(start, { kind: "started", task: id })] : []),
     ...(end <= until ? [said(end, { kind: "done", task: id })] : []),
   ]);
-const document = (events: readonly RunEvent[], now?: number, of: Plan = plan) => runDocument(of, events, now, OPTIONS);
+const document = (events: readonly RunEvent[], now?: number, of: Plan = plan) => runDocument(of, events, now);
 const whole = (events: readonly RunEvent[], now: number) => JSON.stringify(document(events, now));
 const first = (kind: string) => ownTasks.filter(({ id }) => stepIn(plan, id)?.kind === kind).sort((a, b) => a.start - b.start)[0];
 const start = Math.min(...plan.solution.tasks.map((one) => one.start));

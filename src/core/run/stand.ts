@@ -41,9 +41,9 @@ const LOOK_AT = 0.8;
 const SOON = 0.875;
 
 /** Where a day as it will now go has everybody's hands. */
-export function cooksNow(plan: Plan, state: RunState, { solution }: Pick<Replanned, "solution">, now: number): CookStand[] {
-  const takings = takingsOf({ problem: plan.problem, solution });
-  return plan.day.cooks.map(({ id: cook }) => {
+export function cooksNow(plan: Plan, state: RunState, rest: Pick<Replanned, "solution" | "problem">, now: number): CookStand[] {
+  const takings = takingsOf(rest);
+  return [...plan.day.cooks.map(({ id }) => id), ...state.joined.keys()].map((cook) => {
     // The rest of the day may need even who left; they are not there all the same.
     if (state.away.has(cook)) return { cook, isAway: true, now: [], next: [] };
     const own = takings.filter(({ resource }) => resource === cook).sort((a, b) => a.from - b.from);

@@ -52,8 +52,8 @@ export class Solver {
   }
 
   /** A first schedule in the order and with the choices of another one, which need not keep the rules; false where no times do. */
-  keepOrder(guess: Guess): boolean {
-    return this.first.keepOrder(guess);
+  keepOrder(guess: Guess, inOrder?: Guess): boolean {
+    return this.first.keepOrder(guess, inOrder);
   }
 
   /** A first schedule near another one, which need not keep the rules. False where so many repairs in a row come to nothing. */

@@ -45,8 +45,7 @@ interface Shown {
 
 /** Where a day stands at a minute, for the screen in the kitchen. `rest` undefined: the plan as it was. */
 export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefined, now: number, shown: Shown): CookModel {
-  const { solution } = rest ?? plan;
-  const clocks = clocksOf(plan, state);
+    const clocks = clocksOf(plan, state);
   const food = foodClocks(plan, state, now);
   const slip = rest && slipOfRest(plan, rest, state);
   const warnings: Warning[] = [
@@ -66,7 +65,7 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
   const mayBegin = (task: string) =>
     (before.get(task) ?? []).every((id) => stepIn(plan, id) === undefined || state.tasks.get(id)?.status !== "waiting");
   return {
-    columns: cooksNow(plan, state, { solution }, now).map((one) => ({
+    columns: cooksNow(plan, state, rest ?? plan, now).map((one) => ({
       cook: one.cook,
       name: plan.day.cooks.find(({ id }) => id === one.cook)?.name ?? one.cook,
       isAway: one.isAway,

@@ -75,11 +75,11 @@ export class FirstSchedule {
   }
 
   /** A first schedule in the order and with the choices of another one, which need not keep the rules; false where no times do. */
-  keepOrder(guess: Guess): boolean {
+  keepOrder(guess: Guess, inOrder = guess): boolean {
     const { known } = this;
     const { model, search } = known;
     if (search.stuck >= 0) return false;
-    const found = sameOrder(model, known.orders, guess, MOST_SHIFTS);
+    const found = sameOrder(model, known.orders, guess, MOST_SHIFTS, inOrder);
     // What the guess had broken already may have given a wrong order: the rules have the last word.
     if (found && search.loosen(found, new Uint8Array(model.n))) known.best = found;
     return known.best !== undefined;

@@ -1,4 +1,4 @@
-import { type Problem, type Task } from "../problem";
+import { type Problem, type Task, type Use } from "../problem";
 import type { Guess } from "../construct/schedule";
 import type { Placed, Solution } from "../solution";
 import { heldUp, withHours } from "./hours";
@@ -8,12 +8,19 @@ export interface ExecutionState {
   readonly now: number;
   /** Tasks that are over, as they were. */
   readonly done: readonly { readonly id: string; readonly start: number; readonly end: number }[];
-  /** Tasks under way, with the end that is expected where it is known. */
-  readonly running: readonly { readonly id: string; readonly start: number; readonly end?: number }[];
+  /** Tasks under way, with the end that is expected where it is known, or the minute before which they are not over. */
+  readonly running: readonly {
+    readonly id: string;
+    readonly start: number;
+    readonly end?: number;
+    readonly noEarlier?: number;
+  }[];
   /** Tasks that the cook wants to stay where they are. */
   readonly locked: readonly string[];
   /** Tasks that will take so many minutes instead, or cannot begin before a minute. */
   readonly changed: readonly { readonly id: string; readonly minutes?: number; readonly notBefore?: number }[];
+  /** Pools whose hours do not run on: whoever left is asked to stay only where nothing goes without them. */
+  readonly gone?: readonly string[];
 }
 
 /** Cost of a minute by which a task that the cook has seen is moved; small against what a wave that slips costs. */
@@ -37,22 +44,23 @@ export function restOf(problem: Problem, old: Solution, soFar: ExecutionState): 
   for (const task of [...soFar.done].sort((a, b) => a.end - b.end))
     for (const id of placed.get(task.id)?.taken ?? []) if (chambers.has(id)) lastLoad.set(id, task.id);
 
+  const over = overCapacity(problem, placed, soFar);
   const tasks = problem.tasks.map((task): Task => {
     const was = placed.get(task.id)!;
-    const over = done.get(task.id);
-    if (over) {
+    const ended = done.get(task.id);
+    if (ended) {
       const uses = task.uses.flatMap((use, u) =>
-        lastLoad.get(was.taken[u]) === task.id && over.end > over.start
+        lastLoad.get(was.taken[u]) === task.id && ended.end > ended.start
           ? [{ ...use, resource: was.taken[u], sealed: 0, rank: use.rank }]
           : [],
       );
       return {
         ...task,
-        duration: over.end - over.start,
+        duration: ended.end - ended.start,
         uses,
         after: [],
-        earliest: over.start,
-        latest: over.end,
+        earliest: ended.start,
+        latest: ended.end,
         due: undefined,
         earlyCost: 0,
         lateCost: 0,
@@ -68,7 +76,7 @@ export function restOf(problem: Problem, old: Solution, soFar: ExecutionState): 
     const seen = task.due === undefined || (task.earlyCost === 0 && task.lateCost === 0);
     const kept = { ...task, after, ...(seen && { due: was.end, earlyCost: MOVE_COST, lateCost: MOVE_COST }) };
     const underWay = running.get(task.id);
-    if (underWay) return startedAt(kept, was, underWay, now, marks, change?.minutes);
+    if (underWay) return startedAt(withoutThose(kept, over.get(task.id)), was, underWay, now, marks, change?.minutes);
     const wanted = change?.minutes !== undefined ? withMinutes(kept, change.minutes) : kept;
     const from = Math.max(now, task.earliest ?? 0, change?.notBefore ?? 0);
     if (locked.has(task.id) && was.start >= from)
@@ -111,17 +119,70 @@ const mark = (id: string, times: { earliest?: number; latest?: number }, at?: st
   stretchCost: 0,
 });
 
+/**
+ * What is under way and takes more of a pool than there is: uses by task. It happens all the same (somebody does two things at once),
+ * and is no reason why the rest could not go on.
+ */
+function overCapacity(
+  problem: Problem,
+  placed: ReadonlyMap<string, Placed>,
+  { running }: ExecutionState,
+): ReadonlyMap<string, ReadonlySet<number>> {
+  const tasks = new Map(problem.tasks.map((task) => [task.id, task]));
+  const left = new Map(problem.resources.flatMap((one) => (one.kind === "pool" ? [[one.id, one.capacity] as const] : [])));
+  const chambers = new Map(problem.resources.flatMap((one) => (one.kind === "chamber" ? [[one.id, one] as const] : [])));
+  const loads = new Map<string, { id: string; u: number; use: Use }[]>();
+  const over = new Map<string, Set<number>>();
+  const drop = (id: string, u: number) => over.set(id, (over.get(id) ?? new Set()).add(u));
+  for (const { id } of [...running].sort((a, b) => a.start - b.start))
+    tasks.get(id)?.uses.forEach((use, u) => {
+      const taken = placed.get(id)?.taken[u];
+      if (taken === undefined || use.from !== undefined) return;
+      if (chambers.has(taken)) return void loads.set(taken, [...(loads.get(taken) ?? []), { id, u, use }]);
+      const free = left.get(taken);
+      if (free === undefined) return;
+      if (use.amount <= free) left.set(taken, free - use.amount);
+      else drop(id, u);
+    });
+  // Of loads that cannot be in together the last that went in is: what was in before has been taken out of its way.
+  for (const [id, list] of loads) {
+    const { slots, recovery } = chambers.get(id)!;
+    const last = list.at(-1)!;
+    const isTogether =
+      recovery === 0 &&
+      list.every(({ use }) => use.setting === last.use.setting && use.sealed === 0) &&
+      list.reduce((sum, { use }) => sum + use.amount, 0) <= slots;
+    if (!isTogether) for (const { id, u } of list.slice(0, -1)) drop(id, u);
+  }
+  return over;
+}
+
+/** A task of which some uses take nothing. */
+const withoutThose = (task: Task, uses: ReadonlySet<number> | undefined): Task =>
+  uses === undefined ? task : { ...task, uses: task.uses.map((use, u) => (uses.has(u) ? { ...use, from: 0, minutes: 0 } : use)) };
+
 /** Each use with what it took, and a part by choice as long as that takes. */
 function settled(task: Task, was: Placed): Task {
-  return {
-    ...task,
-    uses: task.uses.map((use, u) => {
-      const taken = was.taken[u];
-      if (!Array.isArray(use.resource) || taken === undefined) return use;
-      const choice = use.resource.indexOf(taken);
-      return { ...use, resource: taken, ...(Array.isArray(use.minutes) && { minutes: use.minutes[choice] }) };
-    }),
-  };
+  return { ...task, uses: task.uses.map((use, u) => settledUse(use, was.taken[u])) };
+}
+
+function settledUse(use: Use, taken: string | undefined): Use {
+  if (!Array.isArray(use.resource) || taken === undefined) return use;
+  const choice = use.resource.indexOf(taken);
+  return { ...use, resource: taken, ...(Array.isArray(use.minutes) && { minutes: use.minutes[choice] }) };
+}
+
+/** Of a task under way: what it holds is settled, parts that are over take nothing, and parts to come are anybody's still. */
+function heldNow(task: Task, was: Placed, { start, end, now }: { start: number; end: number; now: number }): Task {
+  const uses = task.uses.map((use, u): Use => {
+    const { from, minutes } = use;
+    if (from === undefined || minutes === undefined) return settledUse(use, was.taken[u]);
+    const begins = (from >= 0 ? start : end) + from;
+    if (begins >= now) return use;
+    const left = (length: number) => Math.max(0, begins + length - now);
+    return { ...use, from: now - start, minutes: Array.isArray(minutes) ? minutes.map(left) : left(minutes) };
+  });
+  return { ...task, uses };
 }
 
 function lengthOf(task: Task, was: Placed): readonly [number, number] {
@@ -137,7 +198,7 @@ function lengthOf(task: Task, was: Placed): readonly [number, number] {
 function startedAt(
   task: Task,
   was: Placed,
-  underWay: { start: number; end?: number },
+  underWay: { start: number; end?: number; noEarlier?: number },
   now: number,
   marks: Task[],
   minutes: number | undefined,
@@ -148,9 +209,9 @@ function startedAt(
   marks.push(began);
   const gone = now - start;
   const wanted = underWay.end !== undefined ? underWay.end - start : minutes;
-  const low = Math.max(least, gone, wanted ?? 0);
+  const low = Math.max(least, gone, wanted ?? 0, (underWay.noEarlier ?? start) - start);
   const high = wanted !== undefined ? low : Math.max(low, most);
-  const taken = settled(task, was);
+  const taken = heldNow(task, was, { start, end: start + low, now });
   return {
     ...taken,
     duration: low === high ? low : [low, high],

@@ -21,11 +21,14 @@ export function withHours(problem: Problem, turn: (hours: Hours, pool: string) =
   };
 }
 
-/** Hours that run on where they end for the day; a pause in them, shorter than the day may run on, stays. */
-export const longer = (hours: Hours): Hours =>
-  hours.map(([from, to, units], k) =>
-    (hours[k + 1]?.[0] ?? Infinity) - to > OVERRUN ? [from, to + OVERRUN, units] : [from, to, units],
-  );
+/** Hours that run on where they end for the day, beyond now; a pause in them, shorter than the day may run on, stays. */
+export const longer =
+  (now: number) =>
+  (hours: Hours): Hours =>
+    hours.map(([from, to, units], k) => {
+      const next = hours[k + 1]?.[0] ?? Infinity;
+      return next - to > OVERRUN ? [from, Math.min(next, Math.max(to, now) + OVERRUN), units] : [from, to, units];
+    });
 
 /** Hours without pauses. */
 export const unbroken = (hours: Hours): Hours =>

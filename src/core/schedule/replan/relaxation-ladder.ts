@@ -1,4 +1,4 @@
-import { leastDuration, takenIn, type Problem, type Task } from "../problem";
+import type { Problem, Task } from "../problem";
 import { longer, OVERRUN, unbroken, withHours } from "./hours";
 import { beganId, isDeadline, type ExecutionState } from "./execution-state";
 
@@ -7,21 +7,26 @@ const LATE_COST = 5;
 
 /**
  * The rest of a day in which more and more gives way: nothing, deadlines, the end of hours, pauses, and at last how long
- * what is begun may wait and when it is looked after. All have the same tasks.
+ * what is begun may wait and whether anybody has their hands free to look after it. All have the same tasks.
  */
 export function rungsOf(strict: Problem, soFar: ExecutionState): Problem[] {
   const fixed = new Set([...soFar.done.map((d) => d.id), ...soFar.running.map((r) => beganId(r.id)), ...soFar.locked]);
-  const soft = softened(strict, fixed);
-  const long = withHours(soft, longer);
-  const through = withHours(long, unbroken);
-  return [strict, soft, long, through, patient(through, soFar)];
+  const soft = softened(strict, fixed, soFar.now);
+  const runOn = longer(soFar.now);
+  const gone = new Set(soFar.gone);
+  const long = withHours(soft, (hours, pool) => (gone.has(pool) ? hours : runOn(hours)));
+  const through = withHours(long, (hours, pool) => (gone.has(pool) ? hours : unbroken(hours)));
+  const rungs = [strict, soft, long, through, patient(through, soFar)];
+  // Whoever left is asked back only where nothing goes without them.
+  const asked = withHours(through, (hours, pool) => (gone.has(pool) ? unbroken(runOn(hours)) : hours));
+  return gone.size === 0 ? rungs : [...rungs, patient(asked, soFar)];
 }
 
 /** The problem with deadlines that cost a lot to miss, but may be missed; those of tasks that are fixed stay. */
-function softened(problem: Problem, fixed: ReadonlySet<string>): Problem {
+function softened(problem: Problem, fixed: ReadonlySet<string>, now: number): Problem {
   return {
     ...problem,
-    horizon: problem.horizon + OVERRUN,
+    horizon: Math.max(problem.horizon, now) + OVERRUN,
     tasks: problem.tasks.map((task) => {
       if (task.latest === undefined || fixed.has(task.id)) return task;
       const gives = { ...task, latest: undefined };
@@ -32,11 +37,10 @@ function softened(problem: Problem, fixed: ReadonlySet<string>): Problem {
 
 /**
  * The problem in which what is over or under way may be waited on for longer than it should be, and in which what goes
- * on by itself is not looked after while that which runs late takes longer.
+ * on by itself is looked after by hands that are at something else.
  */
 function patient(problem: Problem, { done, running }: ExecutionState): Problem {
   const begun = new Map<string, { start: number; end?: number }>([...done, ...running].map((task) => [task.id, task]));
-  const taken = Math.max(0, ...running.map((task) => task.end ?? 0));
   return {
     ...problem,
     tasks: problem.tasks.map((task) => {
@@ -44,12 +48,8 @@ function patient(problem: Problem, { done, running }: ExecutionState): Problem {
       const own = begun.get(task.id);
       const after = task.after.map((link) => (begun.has(link.task) ? { ...link, max: undefined } : link));
       if (!own) return { ...task, after };
-      const end = own.start + leastDuration(task);
-      const uses = task.uses.map((use) =>
-        own.end === undefined && use.from !== undefined && takenIn(use, 0, own.start, end)[0] < taken
-          ? { ...use, minutes: 0 }
-          : use,
-      );
+      // A look takes whoever is nearest, whatever else they are at.
+      const uses = task.uses.map((use) => (use.from === undefined ? use : { ...use, minutes: 0 }));
       return { ...task, after, uses, ...(Array.isArray(duration) && { duration: [duration[0], duration[1] + OVERRUN] }) } as Task;
     }),
   };

@@ -3,6 +3,7 @@ import { candidatesOf, takenIn, type Problem } from "../problem";
 import type { Solution } from "../solution";
 import { refused } from "../refused";
 import { Solver } from "../solver";
+import { lineUp } from "./line-up";
 import { rungsOf } from "./relaxation-ladder";
 import { gapsIn, hoursOf } from "./hours";
 import { guessOf, restOf, type ExecutionState } from "./execution-state";
@@ -35,9 +36,20 @@ const FIRST_SHARE = 0.4;
 /** Repairs in a row that may come to nothing while a first answer of any kind is looked for. */
 const QUICK_REPAIRS = 12;
 
+/** What a re-plan asks of people, for comparison: a minute late of a wave's task, a minute beyond hours, a wait that is too long, a look that nobody is free for. */
+const HARM = { late: 5, beyond: 3, broken: 20, unattended: 5 } as const;
+
+const harmOf = ({ late, beyond, broken, unattended }: Replanned): number =>
+  late.reduce((sum, { minutes }) => sum + HARM.late * minutes, 0) +
+  beyond.reduce((sum, { minutes }) => sum + HARM.beyond * minutes, 0) +
+  HARM.broken * broken.length +
+  HARM.unattended * unattended.length;
+
 export interface ReplanOptions extends Omit<SolveOptions, "better"> {
   /** Told of the first answer and of each better one. */
   readonly better?: (answer: Replanned) => void;
+  /** Improves only what is late or asks people to stay longer: nothing else moves. */
+  readonly onlyWhereWorse?: boolean;
 }
 
 /**
@@ -48,16 +60,17 @@ export interface ReplanOptions extends Omit<SolveOptions, "better"> {
 export function replan(problem: Problem, old: Solution, soFar: ExecutionState, options: ReplanOptions): Replanned {
   const strict = restOf(problem, old, soFar);
   const until = options.seconds === undefined ? undefined : options.now() + options.seconds * 1000;
-  const { better, ...limits } = options;
+  const { better, onlyWhereWorse = false, ...limits } = options;
   const budget = (share: number) =>
     new Budget({ ...limits, seconds: until === undefined ? undefined : (share * Math.max(50, until - options.now())) / 1000 });
   const begun = new Set([...soFar.done, ...soFar.running].map((task) => task.id));
   const rungs = rungsOf(strict, soFar);
   const was = guessOf(strict, problem, old, soFar);
+  const line = lineUp(strict, was, soFar);
   const made: Solver[] = [];
   const solverOf = (way: number) => (made[way] ??= new Solver(rungs[way], options.seed ?? 1));
   const answer = (way: number) => answerOf(solverOf(way), rungs[way], { strict, problem, old, begun, running: soFar.running });
-  const kept = firstThat(rungs.length, (way) => solverOf(way).keepOrder(was));
+  const kept = firstThat(rungs.length, (way) => solverOf(way).keepOrder({ ...was, choices: line.choices }, line));
   const mended = () => rungs.findIndex((_, way) => solverOf(way).mend(was, budget(FIRST_SHARE), QUICK_REPAIRS));
   const quick = kept < rungs.length ? kept : mended();
   if (quick >= 0) better?.(answer(quick));
@@ -66,11 +79,19 @@ export function replan(problem: Problem, old: Solution, soFar: ExecutionState, o
     const solver = solverOf(way);
     if (!solver.best) {
       const first = budget(FIRST_SHARE);
-      if (!guesses.some((guess) => solver.mend(guess, first)) && solver.findFirst(first) !== "found") continue;
-      better?.(answer(way));
+      // Where the order holds, only little is tried to ask less of anybody.
+      const isLittle = kept < rungs.length;
+      if (!guesses.some((guess) => solver.mend(guess, first, isLittle ? QUICK_REPAIRS : undefined))) {
+        if (isLittle || solver.findFirst(first) !== "found") continue;
+      }
     }
-    solver.improve(budget(1), () => better?.(answer(way)));
-    return answer(way);
+    // Less gives way, and it may still be worse: what asks no more of anybody and is hours late is no better than what is not.
+    const chosen = quick > way && harmOf(answer(quick)) < harmOf(answer(way)) ? quick : way;
+    if (chosen !== quick) better?.(answer(chosen));
+    const { late, beyond } = answer(chosen);
+    if (!onlyWhereWorse || late.length > 0 || beyond.length > 0)
+      solverOf(chosen).improve(budget(1), () => better?.(answer(chosen)));
+    return answer(chosen);
   }
   return answer(0);
 }

@@ -34,8 +34,14 @@ export function retime(model: Model, orders: Orders, schedule: Schedule, most: n
  * The order of a schedule that has become impossible as it stands (a task takes longer, may not begin yet) at its
  * cheapest times; undefined where no times keep it.
  */
-export function sameOrder(model: Model, orders: Orders, schedule: Guess, most: number): Schedule | undefined {
-  const order = orders.of(schedule);
+export function sameOrder(
+  model: Model,
+  orders: Orders,
+  schedule: Guess,
+  most: number,
+  inOrder: Guess = schedule,
+): Schedule | undefined {
+  const order = orders.of(inOrder);
   const was = timesOf(model, schedule);
   const { lo } = order;
   // What can stay where it was stays; only where that is too late for something everything is moved up first.

@@ -1,0 +1,131 @@
+import { isHeat } from "../item/step";
+import { outOfCold } from "../plan/out-of-cold";
+import { stepIn, type Plan } from "../plan/schema";
+import { targetsIn } from "../plan/targets";
+import type { RunState } from "./replay";
+
+/** What became of the pieces of one item for one wave, or for the freezer. */
+export interface Served {
+  readonly for: string;
+  readonly item: string;
+  readonly pieces: number;
+  /** Burnt, dropped or eaten; and put raw into the freezer instead. */
+  readonly lost: number;
+  readonly frozen: number;
+  /** Minute at which the last of it was ready; undefined while anything is still to be done. */
+  readonly readyAt: number | undefined;
+  /** By how much it came too late, min. */
+  readonly lateMin: number;
+  /** Of what is best hot or warm: whether it was eaten within the time it keeps so. */
+  readonly wasHot: boolean | undefined;
+}
+
+/** What could make somebody ill, as far as the day's record says. */
+export type Unsafe =
+  /** A core that was to be measured was not, or was below its figure. */
+  | {
+      readonly code: "core";
+      readonly task: string;
+      readonly coreC: number | undefined;
+      readonly wantedC: number;
+      readonly reason: string | undefined;
+    }
+  | { readonly code: "out-of-cold"; readonly task: string; readonly usedMin: number; readonly limitMin: number };
+
+export interface Outcome {
+  readonly served: readonly Served[];
+  readonly unsafe: readonly Unsafe[];
+  readonly isOver: boolean;
+}
+
+const USUAL_ROOM = [{ from: "00:00", to: "24:00", c: 21 }];
+
+/** What a day came to: what was served, hot or not, late, wasted, and what may not be safe. */
+export function outcomeOf(plan: Plan, state: RunState): Outcome {
+  const entries = plan.solution.tasks.flatMap(({ id }) => {
+    const info = plan.tasks[id];
+    return info?.step ? [{ id, info, step: stepIn(plan, id), run: state.tasks.get(id)! }] : [];
+  });
+  const isOpen = (status: string) => status === "waiting" || status === "running";
+  const served = plan.pieces.flatMap((share): Served[] => {
+    const [from, to] = share.range;
+    const own = entries.filter(
+      ({ info }) => info.item === share.item && info.range[0] < to && info.range[1] > from && info.for.includes(share.for),
+    );
+    if (own.length === 0) return [];
+    const count = (gone: "lost" | "frozen") => {
+      const pieces = new Set<number>();
+      for (const { info, run } of own)
+        if (run.gone === gone) for (let k = Math.max(from, info.range[0]); k < Math.min(to, info.range[1]); k++) pieces.add(k);
+      return pieces.size;
+    };
+    const ids = new Set(own.flatMap(({ id }) => targetsIn(plan, id)));
+    const target = plan.day.targets.find(({ id }) => ids.has(id))?.minute;
+    const isReady = own.every(({ run }) => !isOpen(run.status));
+    const readyAt = isReady ? Math.max(...own.map(({ run }) => run.end!)) : undefined;
+    const hold = own.find(({ step }) => step?.hold)?.step?.hold;
+    const heatEnd = Math.max(
+      ...own.flatMap(({ step, run }) => (step && isHeat(step) && run.status === "done" && !run.gone ? run.end! : [])),
+    );
+    const eaten = readyAt === undefined ? undefined : Math.max(readyAt, target ?? readyAt);
+    const keeps = hold && /hot|warm/.test(hold.best) && Number.isFinite(heatEnd);
+    return [
+      {
+        for: share.for,
+        item: share.item,
+        pieces: share.pieces,
+        lost: count("lost"),
+        frozen: count("frozen"),
+        readyAt,
+        lateMin: readyAt === undefined || target === undefined ? 0 : Math.max(0, readyAt - target),
+        wasHot: keeps && eaten !== undefined ? eaten - heatEnd <= hold.maxMin : undefined,
+      },
+    ];
+  });
+  return {
+    served: joined(served),
+    unsafe: entries.flatMap(({ id }) => unsafeIn(plan, state, id)),
+    isOver: entries.every(({ run }) => !isOpen(run.status)),
+  };
+}
+
+/** One line for an item and a wave, whatever fillings it has. */
+function joined(all: readonly Served[]): Served[] {
+  const by = new Map<string, Served>();
+  for (const one of all) {
+    const key = `${one.for} ${one.item}`;
+    const was = by.get(key);
+    if (!was) by.set(key, one);
+    else
+      by.set(key, {
+        ...was,
+        pieces: was.pieces + one.pieces,
+        lost: was.lost + one.lost,
+        frozen: was.frozen + one.frozen,
+        readyAt: was.readyAt === undefined || one.readyAt === undefined ? undefined : Math.max(was.readyAt, one.readyAt),
+        lateMin: Math.max(was.lateMin, one.lateMin),
+        wasHot: was.wasHot === false || one.wasHot === false ? false : (was.wasHot ?? one.wasHot),
+      });
+  }
+  return [...by.values()];
+}
+
+function unsafeIn(plan: Plan, state: RunState, id: string): Unsafe[] {
+  const step = stepIn(plan, id);
+  const run = state.tasks.get(id)!;
+  if (!step || !isHeat(step) || step.coreC === undefined || run.status !== "done" || run.gone) return [];
+  const found: Unsafe[] = [];
+  if (run.coreC === undefined || run.coreC < step.coreC)
+    found.push({ code: "core", task: id, coreC: run.coreC, wantedC: step.coreC, reason: run.reason });
+  const tasks = plan.solution.tasks.flatMap((entry) => {
+    const { status, start, end } = state.tasks.get(entry.id) ?? {};
+    return start === undefined || status === "skipped" ? [] : [{ ...entry, start, end: end ?? start }];
+  });
+  const { roomC = USUAL_ROOM, guide } = plan.day.kitchen;
+  const cold = outOfCold({ ...plan, solution: { ...plan.solution, tasks } }, id, {
+    roomC,
+    ...(guide !== undefined && { guide }),
+  });
+  if (cold && !cold.isWithin) found.push({ code: "out-of-cold", task: id, usedMin: cold.usedMin, limitMin: cold.limitMin });
+  return found;
+}
