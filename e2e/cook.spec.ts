@@ -1,3 +1,4 @@
+import AxeBuilder from "@axe-core/playwright";
 import { demoServer } from "./demo-server";
 import { expect, test, type Page } from "./test";
 
@@ -8,6 +9,40 @@ const own = demoServer();
 
 const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 60_000 });
 const nowOf = (page: Page, cook: string) => page.getByRole("region", { name: cook, exact: true }).getByRole("article").first();
+
+/** What a run's server knows, in the order in which it came in. */
+const toldIn = async (page: Page, run: string) =>
+  (await (await page.request.get(`${own.url}/cook/${run}/events`)).json()) as { id: string; at: string; kind: string }[];
+
+/** Lays an event on the device as a page that was closed before it could send it. */
+const hold = (page: Page, run: string, event: object) =>
+  page.evaluate(
+    ([run, event]) =>
+      new Promise<void>((done, fail) => {
+        const opening = indexedDB.open("unisynth-runs");
+        opening.onerror = () => fail(opening.error!);
+        opening.onsuccess = () => {
+          const change = opening.result.transaction("events", "readwrite");
+          change.objectStore("events").put({ run, id: (event as { id: string }).id, isTaken: false, event });
+          change.oncomplete = () => done();
+        };
+      }),
+    [run, event] as const,
+  );
+
+const runOf = (page: Page) => new URL(page.url()).pathname.split("/").at(-1)!;
+
+/** Practises a gathering's plan. */
+async function practise(page: Page, gathering: string): Promise<string> {
+  await page.goto(`${own.url}/g/${gathering}/timeline`);
+  await fits(page);
+  const stop = page.getByRole("button", { name: "Good enough" });
+  if (await stop.isVisible()) await stop.click();
+  await page.getByRole("link", { name: "Cook" }).click();
+  await page.getByRole("button", { name: "Practise it" }).click();
+  await expect(page).toHaveURL(new RegExp(`/cook/${gathering}-`), { timeout: 30_000 });
+  return runOf(page);
+}
 
 let address = "";
 
@@ -90,22 +125,13 @@ test("a core that is short stays in the heat; measured again it goes on, and a r
   await page.getByRole("link", { name: "Cook" }).click();
   await page.getByRole("button", { name: "Practise it" }).click();
   await expect(page).toHaveURL(/\/cook\/launch-night-/, { timeout: 30_000 });
-  const run = new URL(page.url()).pathname.split("/").at(-1)!;
+  const run = runOf(page);
   await page.getByRole("button", { name: "Done" }).first().click();
   await expect(page.getByRole("button", { name: "Undo the last press" })).toBeVisible();
   // What an earlier page told and could not send is taken up: half an hour ago the buns went in.
-  const told = async (): Promise<{ at: string }[]> =>
-    (
-      (await (await page.request.get(`${own.url}/cook/${run}/events?after=0`)).json()) as {
-        received: { event: { at: string } }[];
-      }
-    ).received.map(({ event }) => event);
-  await expect.poll(async () => (await told()).length).toBe(1);
-  const at = new Date(Date.parse((await told())[0].at) - 30 * 60_000).toISOString();
-  await page.evaluate(
-    ([key, event]) => localStorage.setItem(key, event),
-    [`unisynth-run ${run}`, JSON.stringify([{ id: "in", device: "earlier", at, kind: "started", task }])],
-  );
+  await expect.poll(async () => (await toldIn(page, run)).length).toBe(1);
+  const at = new Date(Date.parse((await toldIn(page, run))[0].at) - 30 * 60_000).toISOString();
+  await hold(page, run, { id: "in", device: "earlier", at, kind: "started", task });
   await page.reload();
   const clock = page.getByRole("listitem", { name: /^Bake .* Bow-seat buns/ });
   const core = clock.getByRole("group", { name: "Core" });
@@ -120,3 +146,110 @@ test("a core that is short stays in the heat; measured again it goes on, and a r
   await clock.getByRole("button", { name: "It is right" }).click();
   await expect(clock).toBeHidden();
 });
+
+test("the page reloads without a network in the middle of what runs, its clock is right, and after a minute both devices know all", async ({
+  page,
+  context,
+  browser,
+}) => {
+  test.setTimeout(180_000);
+  const run = await practise(page, "first-try");
+  await expect(page.getByText("This page opens without a network too.")).toBeVisible({ timeout: 30_000 });
+  // What is on its way: begun on this device before the page was there.
+  const task = await page.evaluate(async (run) => {
+    const html = await (await fetch(`/cook/${run}`)).text();
+    return /slipway-pie\/[a-z-]*chill\/0-16/.exec(html)?.[0] ?? "";
+  }, run);
+  expect(task).not.toBe("");
+  await page.getByRole("button", { name: "Done" }).first().click();
+  await expect.poll(async () => (await toldIn(page, run)).some(({ kind }) => kind === "done")).toBe(true);
+  const at = new Date(Date.parse((await toldIn(page, run))[0].at) + 1000).toISOString();
+  await hold(page, run, { id: "in", device: "earlier", at, kind: "started", task });
+  await page.reload();
+  const clock = page.getByRole("region", { name: "Runs by itself" }).getByRole("listitem").first();
+  await expect(clock).toContainText("ready about");
+  const ready = /ready about \d\d:\d\d/.exec((await clock.textContent())!)![0];
+  await expect.poll(async () => (await toldIn(page, run)).some(({ id }) => id === "in")).toBe(true);
+  const other = await browser.newPage();
+  await other.goto(`${own.url}/cook/${run}`);
+  await expect(other.getByRole("region", { name: "Runs by itself" })).toContainText(ready);
+
+  await context.setOffline(true);
+  const before = await page.getByTestId("clock").textContent();
+  await page.reload();
+  await expect(clock).toContainText(ready);
+  await expect(page.getByText("No line to the server")).toBeVisible();
+  await clock.getByRole("button", { name: /5 min more/ }).click();
+  await expect(page.getByText(/1 entry not sent yet/)).toBeVisible();
+  await other
+    .getByRole("region", { name: "Runs by itself" })
+    .getByRole("button", { name: /5 min more/ })
+    .first()
+    .click();
+  await page.waitForTimeout(61_000);
+  const minutes = (text: string | null) => Number(text!.slice(0, 2)) * 60 + Number(text!.slice(3));
+  const gone = minutes(await page.getByTestId("clock").textContent()) - minutes(before);
+  expect(gone).toBeGreaterThanOrEqual(1);
+  expect(gone).toBeLessThanOrEqual(3);
+
+  await context.setOffline(false);
+  await expect(page.getByText(/not sent yet/)).toBeHidden();
+  const all = await toldIn(page, run);
+  expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
+  expect(all.filter(({ kind }) => kind === "extended" || kind === "late")).toHaveLength(2);
+  const readyOn = async (where: Page) =>
+    /ready about \d\d:\d\d/.exec((await where.getByRole("region", { name: "Runs by itself" }).textContent())!)?.[0];
+  await expect.poll(() => readyOn(page)).not.toBe(ready);
+  await expect.poll(async () => (await readyOn(other)) === (await readyOn(page))).toBe(true);
+  await other.close();
+});
+
+test("a big day with a late rise, a burnt tray, a cook who leaves and cold oil ends with everything served, frozen or lost", async ({
+  page,
+}) => {
+  test.setTimeout(900_000);
+  const run = await practise(page, "launch-night");
+  for (const fault of ["A rise takes", "A tray burns", "A cook has to leave", "The oil is cold"])
+    await page.getByLabel(new RegExp(fault)).check();
+  await page.getByRole("button", { name: "As fast as it goes" }).click();
+  await page.getByRole("button", { name: "Let the cooks go by the screen" }).click();
+  await expect(page.getByText("Everything is done.")).toBeVisible({ timeout: 840_000 });
+  await page.getByRole("button", { name: "What it came to" }).click();
+  const outcome = page.getByRole("region", { name: "What it came to" });
+  await expect(outcome).toContainText(/\d+ lost/);
+  await expect(outcome).not.toContainText("not ready yet");
+  await expect(outcome).not.toContainText("no core was measured");
+  await expect.poll(async () => (await toldIn(page, run)).length).toBeGreaterThan(200);
+  const all = await toldIn(page, run);
+  expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
+  expect(all.some(({ kind }) => kind === "changed")).toBe(true);
+  // The same day from the outside: plan and events, as other programs read them.
+  await page.getByRole("button", { name: "The day", exact: true }).click();
+  await expect(page.getByRole("list", { name: "The day" }).getByRole("listitem").first()).toBeVisible();
+});
+
+for (const [width, height] of [
+  [390, 844],
+  [844, 390],
+  [1280, 800],
+] as const)
+  test(`at ${width}x${height} the thing to do now is large, seen at once and done with one press`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    await practise(page, "first-try");
+    await page.getByRole("combobox", { name: "Whose screen" }).click();
+    await page.getByRole("option", { name: "Teo" }).click();
+    const card = nowOf(page, "Teo");
+    const title = card.getByRole("heading").first();
+    await expect(title).toBeInViewport();
+    const size = await title.evaluate((element) => parseFloat(getComputedStyle(element).fontSize));
+    expect(size).toBeGreaterThanOrEqual(40);
+    const done = card.getByRole("button", { name: "Done" });
+    await done.scrollIntoViewIfNeeded();
+    const box = (await done.boundingBox())!;
+    expect(box.height).toBeGreaterThanOrEqual(44);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 120)}`)).toEqual([]);
+    const name = await card.getAttribute("aria-label");
+    await done.click();
+    await expect(page.getByRole("article", { name: name!, exact: true })).toBeHidden();
+  });

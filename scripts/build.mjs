@@ -2,7 +2,7 @@
 import { spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
-import { join } from "node:path";
+import { join, relative } from "node:path";
 import { fileURLToPath } from "node:url";
 import { root, setup, stop } from "./setup.mjs";
 
@@ -16,8 +16,18 @@ function sourceHash() {
         .forEach((name) => walk(join(path, name)));
     if (!/\.test\.tsx?$/.test(path)) hash.update(path).update(readFileSync(path));
   };
-  ["src", "next.config.ts", "tsconfig.json", "package-lock.json"].forEach((name) => walk(join(root, name)));
+  ["src", "public/cook-worker.js", "next.config.ts", "tsconfig.json", "package-lock.json"].forEach((name) =>
+    walk(join(root, name)),
+  );
   return hash.digest("hex");
+}
+
+/** Writes down what the day's screen may need of this build without a network. */
+function listFiles() {
+  const files = readdirSync(join(root, ".next/static"), { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile() && !entry.name.endsWith(".map"))
+    .map((entry) => `/_next/static/${relative(join(root, ".next/static"), join(entry.parentPath, entry.name))}`);
+  writeFileSync(join(root, "public/cook-files.json"), JSON.stringify({ files }));
 }
 
 /** Builds the application unless this very source was built before. */
@@ -32,6 +42,7 @@ export function buildIfNeeded() {
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
   });
   if (built.status !== 0) stop("The application could not be built; what the build said is above.");
+  listFiles();
   mkdirSync(join(root, ".next"), { recursive: true });
   writeFileSync(stamp, hash);
 }

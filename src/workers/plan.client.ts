@@ -6,7 +6,10 @@ import type { Progress } from "@/core/schedule/budget";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import type { ExecutionState } from "@/core/schedule/replan/execution-state";
 import { fail, ok, type Result } from "@/core/shared/issue";
-import type { PlanService } from "./plan.protocol";
+import type { RunEvent } from "@/core/run/events";
+import type { RunState } from "@/core/run/replay";
+import type { WayEffect, WayOut } from "@/core/run/ways-out";
+import type { PlanService, RestAnswer } from "./plan.protocol";
 
 export interface Run<T> {
   /** The answer; the issue `failed` where the worker broke down before it had one. */
@@ -116,3 +119,72 @@ export const runReplan = (
   seconds: number,
   better: (answer: Replanned) => void,
 ): Run<Replanned> => ask((service, heard) => service.replan(plan.problem, plan.solution, soFar, seconds, hearing(better, heard)));
+
+/** Somebody who is asked for the rest of a day again and again: only the newest question is answered. */
+export interface RestDesk {
+  ask(state: RunState, minute: number): void;
+  close(): void;
+}
+
+export interface RestTold {
+  /** Answers to a question: `first` before it was worked at any further. */
+  readonly first: (rest: Replanned, state: RunState, minute: number) => void;
+  readonly last: (answer: RestAnswer, state: RunState, minute: number) => void;
+  readonly broken: () => void;
+}
+
+/** Hires a worker for the rest of a day, as long as it is cooked. */
+export function restDesk(plan: Plan, told: RestTold): RestDesk {
+  const { worker, service, broken } = spare ?? hire();
+  spare = undefined;
+  let isClosed = false;
+  let next: { readonly state: RunState; readonly minute: number } | undefined;
+  let isAsked = false;
+  const ready = service.cook(plan);
+  void broken.then(() => !isClosed && told.broken());
+  const answer = async (): Promise<void> => {
+    if (isAsked) return;
+    isAsked = true;
+    while (next && !isClosed) {
+      const { state, minute } = next;
+      next = undefined;
+      try {
+        await ready;
+        const first = proxy((rest: Replanned) => void (!isClosed && told.first(rest, state, minute)));
+        const last = await service.rest(state, minute, first);
+        if (!isClosed) told.last(last, state, minute);
+      } catch {
+        if (!isClosed) told.broken();
+      }
+    }
+    isAsked = false;
+  };
+  return {
+    ask(state, minute) {
+      next = { state, minute };
+      void answer();
+    },
+    close() {
+      isClosed = true;
+      worker.terminate();
+    },
+  };
+}
+
+/** Tries ways out of being late one after another, in a worker of their own; tells of each as it is known. */
+export function tryWays(
+  plan: Plan,
+  events: readonly RunEvent[],
+  ways: readonly WayOut[],
+  minute: number,
+  told: (effect: WayEffect) => void,
+): Run<undefined> {
+  return ask(async (service, heard) => {
+    await service.cook(plan);
+    for (const way of ways) {
+      told(await service.tried(events, way, minute));
+      heard();
+    }
+    return undefined;
+  });
+}

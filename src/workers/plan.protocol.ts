@@ -5,6 +5,15 @@ import type { Problem } from "@/core/schedule/problem";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import type { ExecutionState } from "@/core/schedule/replan/execution-state";
 import type { Solution } from "@/core/schedule/solution";
+import type { RunEvent, Telling } from "@/core/run/events";
+import type { WayEffect, WayOut } from "@/core/run/ways-out";
+import type { RunState } from "@/core/run/replay";
+
+/** The rest of a day under way, and what is told of it so that all devices go on from the same. */
+export interface RestAnswer {
+  readonly rest: Replanned;
+  readonly arranged: Telling | undefined;
+}
 
 /** What the planning worker can be asked. Callbacks come as Comlink proxies. */
 export interface PlanService {
@@ -26,4 +35,10 @@ export interface PlanService {
     seconds: number,
     better: (answer: Replanned) => void,
   ): Promise<Replanned>;
+  /** The plan whose rest is asked for from now on. */
+  cook(plan: Plan): Promise<void>;
+  /** The rest of the day that is cooked, as far as it is worked out by counting: tells of the first answer, ends with the last. */
+  rest(state: RunState, minute: number, first: (answer: Replanned) => void): Promise<RestAnswer>;
+  /** What a way out of being late leads to, for the plan that is cooked. */
+  tried(events: readonly RunEvent[], way: WayOut, minute: number): Promise<WayEffect>;
 }

@@ -1,6 +1,10 @@
 /// <reference lib="webworker" />
 import { expose } from "comlink";
 import { beginPlan } from "@/core/plan/pipeline";
+import type { Plan } from "@/core/plan/schema";
+import { arrangementOf } from "@/core/run/arrangement";
+import { REST_SEARCH, restOfDay } from "@/core/run/rest-of-day";
+import { effectOf } from "@/core/run/ways-out";
 import { replan } from "@/core/schedule/replan/replan";
 import type { PlanService } from "./plan.protocol";
 
@@ -22,12 +26,33 @@ function seldom<T>(tell: (news: T) => void): (news: T) => void {
   };
 }
 
+let cooked: Plan | undefined;
+
 const service: PlanService = {
   async plan(request, from, better, progress) {
     const { plan, improve } = beginPlan(request, { now, from, better: seldom(better), progress: seldom(progress) });
     if (!improve) return plan;
     await new Promise((resolve) => setTimeout(resolve, DRAWN_MS));
     return improve();
+  },
+  async cook(plan) {
+    cooked = plan;
+  },
+  async rest(state, minute, first) {
+    if (!cooked) throw new Error("no plan is cooked");
+    let isTold = false;
+    const rest = restOfDay(cooked, state, minute, {
+      ...REST_SEARCH,
+      better: (answer) => {
+        if (!isTold) first(answer);
+        isTold = true;
+      },
+    });
+    return { rest, arranged: arrangementOf(cooked, state, rest, minute) };
+  },
+  async tried(events, way, minute) {
+    if (!cooked) throw new Error("no plan is cooked");
+    return effectOf(cooked, events, way, minute);
   },
   async replan(problem, old, soFar, seconds, better) {
     return replan(problem, old, soFar, { now, seconds, better: seldom(better) });

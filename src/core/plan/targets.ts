@@ -19,6 +19,8 @@ export function targetsOf(gathering: Gathering, days: PlanDays): Target[] {
 export function targetsIn({ tasks, problem, day }: Pick<Plan, "tasks" | "problem" | "day">, id: string): string[] {
   const latest = problem.tasks.find((task) => task.id === id)?.latest;
   return (tasks[id]?.for ?? []).flatMap((target) =>
-    target !== "freezer" ? target : day.targets.filter((one) => one.id.startsWith("freezer") && one.minute === latest).map((one) => one.id),
+    target !== "freezer"
+      ? target
+      : day.targets.filter((one) => one.id.startsWith("freezer") && one.minute === latest).map((one) => one.id),
   );
 }

@@ -9,6 +9,7 @@ import { restInput } from "./rest-of-day";
  * is done by others. Undefined where all that changed is that things begin later: that follows from what happened.
  */
 export function arrangementOf(plan: Plan, state: RunState, rest: Pick<Replanned, "solution">, now: number): Telling | undefined {
+  if (state.isArranged) return undefined;
   const before = new Map(restInput(plan, state, now).plan.solution.tasks.map((task) => [task.id, task]));
   const waiting = rest.solution.tasks.filter(({ id }) => before.has(id) && state.tasks.get(id)?.status === "waiting");
   const isOther = waiting.some(({ id, start, taken }) => {

@@ -60,7 +60,8 @@ export function outcomeOf(plan: Plan, state: RunState): Outcome {
       return pieces.size;
     };
     const ids = new Set(own.flatMap(({ id }) => targetsIn(plan, id)));
-    const target = plan.day.targets.find(({ id }) => ids.has(id))?.minute;
+    const isTheirs = (id: string) => (share.for === "freezer" ? id.startsWith("freezer") && ids.has(id) : id === share.for);
+    const target = plan.day.targets.find(({ id }) => isTheirs(id))?.minute;
     const isReady = own.every(({ run }) => !isOpen(run.status));
     const readyAt = isReady ? Math.max(...own.map(({ run }) => run.end!)) : undefined;
     const hold = own.find(({ step }) => step?.hold)?.step?.hold;

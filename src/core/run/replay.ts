@@ -57,6 +57,8 @@ export interface RunState {
   readonly oil?: { readonly c: number; readonly minute: number };
   /** The rest of the day as it was chosen last. */
   readonly arranged?: readonly Placed[];
+  /** Whether nothing happened since then that could change it. */
+  readonly isArranged: boolean;
   /** Waves that are agreed to be served later, min. */
   readonly agreed: ReadonlyMap<string, number>;
   /** How the clock of a practice goes: from a minute, and the moment on the wall at it. */
@@ -95,6 +97,9 @@ export function replay(plan: Plan, all: readonly RunEvent[]): RunState {
   return new Replay(plan).through(countedEvents(all));
 }
 
+/** What has no say in how the rest of a day goes. */
+const CHANGES_NOTHING: ReadonlySet<RunEvent["kind"]> = new Set(["paced", "note", "undone", "agreed"]);
+
 /** What happens to a task. */
 type OfTask = Extract<
   RunEvent,
@@ -113,6 +118,7 @@ class Replay {
   private roomC: number | undefined;
   private oil: RunState["oil"];
   private arranged: readonly Placed[] | undefined;
+  private isArranged = false;
   private pace: RunState["pace"];
   private readonly planned: ReadonlyMap<string, number>;
   private readonly before: ReadonlyMap<string, readonly string[]>;
@@ -140,6 +146,7 @@ class Replay {
       agreed: this.agreed,
       ...(this.roomC !== undefined && { roomC: this.roomC }),
       ...(this.oil && { oil: this.oil }),
+      isArranged: this.isArranged,
       ...(this.arranged && { arranged: this.arranged }),
       ...(this.pace && { pace: this.pace }),
       odd: this.odd,
@@ -150,6 +157,7 @@ class Replay {
   }
 
   private take(event: RunEvent, minute: number): void {
+    if (!CHANGES_NOTHING.has(event.kind)) this.isArranged = event.kind === "arranged";
     switch (event.kind) {
       case "undone":
         return;
@@ -186,6 +194,9 @@ class Replay {
     }
     if (was.status === "done" || was.status === "skipped") {
       if (event.kind === "lost" || event.kind === "frozen") return this.gone(task, minute, event.kind);
+      // A core that is read when it is out already counts all the same.
+      if (event.kind === "measured" && event.what === "core")
+        return this.set(task, { ...was, coreC: Math.max(was.coreC ?? -Infinity, event.value) });
       // Two devices that both say it is over mean the same.
       if (event.kind !== "done" && event.kind !== "measured") this.odd.push({ code: "already-over", event: event.id, task });
       return;

@@ -91,10 +91,11 @@ function arrangedIn({ solution, problem }: Plan, { arranged = [], tasks }: RunSt
 }
 
 /** No more than this is looked for: counted and not timed, so that every device finds the same, and nothing moves that need not. */
-export const REST_SEARCH = { now: () => 0, iterations: 60, passes: 40, seed: 1, onlyWhereWorse: true } as const;
+export const REST_SEARCH = { now: () => 0, iterations: 30, passes: 40, seed: 1, onlyWhereWorse: true } as const;
 
 /** The rest of a day, planned again: what is done stays as it was, what is under way as it is, and no more changes than must. */
 export function restOfDay(plan: Plan, state: RunState, now: number, options: ReplanOptions = REST_SEARCH): Replanned {
   const input = restInput(plan, state, now);
-  return replan(input.plan.problem, input.plan.solution, input.soFar, options);
+  // What was arranged upon all that happened is kept, however much time goes by.
+  return replan(input.plan.problem, input.plan.solution, input.soFar, { ...options, onlyKeep: state.isArranged });
 }

@@ -1,67 +1,114 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import MenuItem from "@mui/material/MenuItem";
-import TextField from "@mui/material/TextField";
-import Link from "next/link";
-import { useEffect, useMemo, type ReactNode } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Item } from "@/core/item/schema";
+import { momentOf } from "@/core/run/clock";
 import { stepIn, type Plan } from "@/core/plan/schema";
-import type { RunEvent } from "@/core/run/events";
+import type { RunEvent, Telling } from "@/core/run/events";
+import { outcomeOf } from "@/core/run/outcome";
 import { replay } from "@/core/run/replay";
-import { lengthText } from "@/core/shared/clock";
 import { counted } from "@/core/shared/words";
-import { prepare } from "@/workers/plan.client";
 import { Banner } from "../kit/Banner";
 import { Main } from "../kit/Main";
 import { zoneHere } from "../kit/zone";
-import { useStored } from "../kit/use-stored";
+import { useStored, useStoredFlag } from "../kit/use-stored";
 import { StepWeights } from "../plan/StepWeights";
 import { takenWeights } from "../plan/taken-weights";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
 import { ClockList } from "./ClockList";
-import { cookModel, type CookColumn } from "./cook.view-model";
-import { NowCard } from "./NowCard";
+import { CookHeader, EVERYONE } from "./CookHeader";
+import { cookModel } from "./cook.view-model";
+import { DayList } from "./DayList";
+import { Hands } from "./Hands";
+import { Joins } from "./Joins";
+import { OutcomeCard } from "./OutcomeCard";
+import type { DayFacts } from "./paper.view-model";
+import { PracticeCard } from "./PracticeCard";
 import type { Say } from "./say";
+import { useAwake } from "./use-awake";
 import { useMinute, runMoment } from "./use-now";
+import { useOffline } from "./use-offline";
+import { usePractice, type Practice } from "./use-practice";
 import { useRest } from "./use-rest";
-import { deviceName, useRun, type Tell } from "./use-run";
+import { deviceName, useRun, type Received, type Tell } from "./use-run";
+import { useVoice } from "./use-voice";
+import { WaysOutCard } from "./WaysOutCard";
 
 interface Props {
   readonly run: { readonly id: string; readonly gatheringId: string; readonly shiftMs: number };
   readonly plan: Plan;
-  readonly received: readonly { readonly sequence: number; readonly event: RunEvent }[];
+  readonly received: readonly Received[];
   readonly tell: Tell;
   /** What the pieces of each item are finished with. */
   readonly finishes: Readonly<Record<string, Pick<Item, "finish">>>;
+  readonly facts: DayFacts;
 }
 
-const EVERYONE = "";
+const VIEWS = { now: "Now", day: "The day", outcome: "What it came to" } as const;
+type View = keyof typeof VIEWS;
+/** A jump ends so long before what it jumps to, ms. */
+const BEFORE_MS = 1000;
 
 /** A day being cooked: what each pair of hands does now, what runs without, and what the rest of the day comes to. */
-export function CookView({ run, plan, received, tell, finishes }: Props) {
+export function CookView({ run, plan, received, tell, finishes, facts }: Props) {
   const shown = usePlanDisplay(plan);
-  const minute = useMinute(plan, run.shiftMs);
-  const { events, unsent, trouble, say: send } = useRun(run.id, received, tell);
+  const { events, unsent, trouble, isOnLine, say: send } = useRun(run.id, received, tell);
   const [whose, setWhose] = useStored(`unisynth-cook ${run.id}`);
+  const [isLoud, setLoud] = useStoredFlag("unisynth-cook-loud");
+  const [view, setView] = useState<View>("now");
+  const [practice, setPractice] = useState<Practice>();
+  const [rate, setRate] = useState(1);
   const state = useMemo(() => replay(plan, events), [plan, events]);
-  const rest = useRest(plan, state, minute);
-  useEffect(() => prepare(plan), [plan]);
+  const minute = useMinute(plan, run.shiftMs, state.pace);
+  const answer = useRest(plan, state, minute);
+  const rest = answer?.rest;
+  useAwake();
+  const isKept = useOffline();
   const model = minute === undefined ? undefined : cookModel(plan, state, rest, minute, shown);
-  const say: Say = (saying) =>
-    send({
-      ...saying,
-      id: crypto.randomUUID(),
-      device: deviceName(),
-      at: runMoment(run.shiftMs),
-      zone: zoneHere(),
-      ...(whose !== EVERYONE && { cook: whose }),
-    } as RunEvent);
+
+  const { shiftMs } = run;
+  const { pace } = state;
+  const lastAt = Date.parse(state.counted.events.at(-1)?.at ?? "1970-01-01T00:00:00Z");
+  const sayAll = useCallback(
+    (all: readonly Telling[], at = runMoment({ shiftMs, pace })) => {
+      // What is told comes after what was known when it was told, whatever the clocks say.
+      const from = Math.max(Date.parse(at), lastAt + 1);
+      send(
+        all.map(
+          (telling, k) =>
+            ({
+              ...(whose !== EVERYONE && { cook: whose }),
+              ...telling,
+              id: crypto.randomUUID(),
+              device: deviceName(),
+              // In their order, also where they are said at once.
+              at: new Date(from + k).toISOString(),
+              zone: zoneHere(),
+            }) as RunEvent,
+        ),
+      );
+    },
+    [lastAt, pace, send, shiftMs, whose],
+  );
+  const say: Say = useCallback((telling, at) => sayAll([telling], at), [sayAll]);
+  usePractice(plan, practice, rate, state, answer, sayAll);
+
+  // Whoever pressed last tells how the rest was arranged upon it.
+  useEffect(() => {
+    if (!answer?.isLast || !answer.arranged || answer.state !== state) return;
+    if (state.counted.events.at(-1)?.device === deviceName()) say(answer.arranged);
+    // Each answer is told once.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [answer]);
+
   // Which device this is only the browser knows: before that nothing is this one's own.
-  const own = minute === undefined ? [] : events.filter(({ device, kind }) => kind !== "undone" && device === deviceName());
-  const last = own.filter(({ id }) => !state.counted.undone.has(id)).at(-1);
-  const target = plan.day.targets.find((one) => minute !== undefined && one.minute >= minute);
+  const own =
+    minute === undefined
+      ? []
+      : state.counted.events.filter(({ device, kind }) => !NOT_UNDONE.has(kind) && device === deviceName());
+  const last = own.at(-1);
   const coreOf = (task: string) => {
     const wantedC = stepIn(plan, task)?.coreC;
     return wantedC === undefined ? undefined : { wantedC, measuredC: state.tasks.get(task)?.coreC };
@@ -71,58 +118,46 @@ export function CookView({ run, plan, received, tell, finishes }: Props) {
     const batches = step ? takenWeights(plan, task, step, finishes[plan.tasks[task].item]) : [];
     return batches.length > 0 && <StepWeights gathering={run.gatheringId} batches={batches} weight={shown.weight} canTick />;
   };
+  const takenOf = (task: string) => rest?.solution.tasks.find(({ id }) => id === task)?.taken;
   const columns = model?.columns.filter(({ cook }) => whose === EVERYONE || cook === whose) ?? [];
+  const cooks = [...plan.day.cooks, ...[...state.joined].map(([id, { name }]) => ({ id, name }))];
+  const wanted = [
+    ...columns.flatMap(({ name, now }) => now.slice(0, 1).map(({ task }) => `${name}: ${shown.task(task)}`)),
+    ...(model?.warnings.map(({ text }) => text) ?? []),
+  ];
+  useVoice(isLoud, wanted.join("\n"));
+  const late = model?.late ?? [];
+  const isPractice = shiftMs !== 0;
+  const jumpTo = model?.nextMinute;
+  const pacedAt = (now: number, at?: string) => say({ kind: "paced", rate: now, wall: new Date().toISOString() }, at);
+  const onRate = (now: number) => {
+    setRate(now);
+    if (!practice) pacedAt(now);
+  };
+  /** Cooks who press by themselves keep the clock: it stands between what is to be done. */
+  const onPractice = (now: Practice | undefined) => {
+    setPractice(now);
+    pacedAt(now ? 0 : rate);
+  };
+  const onJump = () => {
+    const at = new Date(Date.parse(momentOf(plan, jumpTo!, zoneHere())) - BEFORE_MS).toISOString();
+    pacedAt(rate, at);
+  };
   return (
     <Box sx={{ minHeight: "100vh", display: "flex", flexDirection: "column" }}>
-      <Box
-        component="header"
-        sx={{
-          background: COLOUR.tideDeep,
-          color: "#fff",
-          px: { xs: 2, md: 4 },
-          py: 1.5,
-          display: "flex",
-          flexWrap: "wrap",
-          gap: 2,
-          alignItems: "center",
-        }}
+      <CookHeader {...{ plan, minute, isPractice, cooks, whose, shown }} gathering={run.gatheringId} onWhose={setWhose} />
+      <Main
+        sx={{ px: { xs: 1.5, md: 4 }, py: { xs: 1, md: 2 }, display: "grid", gap: { xs: 1.25, md: 2 }, alignContent: "start" }}
       >
-        <Box
-          component={Link}
-          href={`/g/${run.gatheringId}/timeline`}
-          sx={{ color: "#bfe0dc", textDecoration: "none", fontWeight: 600, py: 1 }}
-        >
-          {plan.day.gathering.name}
-        </Box>
-        <Box data-testid="clock" sx={{ fontFamily: '"Fraunces Variable", serif', fontSize: "1.9rem", lineHeight: 1 }}>
-          {minute === undefined ? "" : shown.clock(minute)}
-        </Box>
-        {target && minute !== undefined && (
-          <Box sx={{ fontSize: "1.05rem" }}>
-            {target.name} in {lengthText(target.minute - minute)}
-          </Box>
-        )}
-        {run.shiftMs !== 0 && <Box sx={{ border: "1px solid #bfe0dc", px: 1, borderRadius: "2px" }}>Practice</Box>}
-        <TextField
-          select
-          size="small"
-          value={whose}
-          onChange={(event) => setWhose(event.target.value)}
-          slotProps={{ select: { displayEmpty: true }, htmlInput: { "aria-label": "Whose screen" } }}
-          sx={{ ml: "auto", minWidth: 150, background: "#fff", borderRadius: "4px" }}
-        >
-          <MenuItem value={EVERYONE}>Everyone</MenuItem>
-          {plan.day.cooks.map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
-      </Box>
-      <Main sx={{ px: { xs: 1.5, md: 4 }, py: 2, display: "grid", gap: 2, alignContent: "start" }}>
-        {unsent > 0 && trouble && (
-          <Banner kind="note" role="status" title={`${counted(unsent, "entry")} not sent yet: ${trouble}`}>
-            It is kept on this device and sent as soon as the server answers. Go on cooking.
+        {(!isOnLine || (unsent > 0 && trouble)) && minute !== undefined && (
+          <Banner
+            kind="note"
+            role="status"
+            title={
+              unsent > 0 ? `${counted(unsent, "entry")} not sent yet: ${trouble ?? "the line is down"}` : "No line to the server"
+            }
+          >
+            This device goes on by itself and keeps everything; it is sent as soon as the server answers.
           </Banner>
         )}
         {model?.warnings.map(({ text }) => (
@@ -130,136 +165,112 @@ export function CookView({ run, plan, received, tell, finishes }: Props) {
             {shown.heat(text)}
           </Banner>
         ))}
-        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center", order: { xs: 2, md: 0 } }}>
+        <Box
+          className="no-print"
+          sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", order: { xs: 2, md: 0 } }}
+        >
           <Box data-testid="rest" role="status" sx={{ fontSize: "1.1rem", flex: 1, minWidth: 240 }}>
             {model?.sentence ?? "The rest of the day is being worked out …"}
           </Box>
+          {(Object.keys(VIEWS) as View[]).map((one) => (
+            <Button
+              key={one}
+              sx={{ minHeight: 44 }}
+              variant={view === one ? "contained" : "outlined"}
+              aria-pressed={view === one}
+              onClick={() => setView(one)}
+            >
+              {VIEWS[one]}
+            </Button>
+          ))}
+          <Button sx={{ minHeight: 44 }} aria-pressed={isLoud} onClick={() => setLoud(!isLoud)}>
+            {isLoud ? "Sound is on" : "Sound is off"}
+          </Button>
           {last && (
             <Button variant="outlined" sx={{ minHeight: 44 }} onClick={() => say({ kind: "undone", event: last.id })}>
               Undo the last press
             </Button>
           )}
         </Box>
-        <Box
-          sx={{
-            display: "grid",
-            gap: 2,
-            gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 5fr) minmax(300px, 2fr)" },
-            alignItems: "start",
-          }}
-        >
+        {late.length > 0 && minute !== undefined && view === "now" && (
+          <WaysOutCard {...{ plan, state, minute, late, shown, say }} />
+        )}
+        {view === "day" && <DayList {...{ plan, state, cooks, whose, shown, facts, say }} rest={rest ?? plan} />}
+        {view === "outcome" && (
+          <OutcomeCard
+            plan={plan}
+            outcome={outcomeOf(plan, state)}
+            task={shown.task}
+            clock={shown.clock}
+            degrees={shown.degrees}
+          />
+        )}
+        {model?.isOver && view === "now" && (
+          <Banner kind="note" title="Everything is done.">
+            What it came to stands under “What it came to”.
+          </Banner>
+        )}
+        {view === "now" && (
           <Box
             sx={{
               display: "grid",
-              gap: 2.5,
+              gap: 2,
+              gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 5fr) minmax(300px, 2fr)" },
               alignItems: "start",
-              gridTemplateColumns: {
-                xs: "minmax(0, 1fr)",
-                md: columns.length > 1 ? "repeat(2, minmax(0, 1fr))" : "minmax(0, 1fr)",
-              },
             }}
           >
-            {columns.map((column) => (
-              <Hands
-                key={column.cook}
-                column={column}
-                isAlone={columns.length === 1}
-                shown={shown}
-                say={say}
-                weightsOf={weightsOf}
-              />
-            ))}
-            {model?.isOver && <Banner kind="note" title="Everything is done." />}
-          </Box>
-          <Box component="section" aria-label="Runs by itself">
-            <Box component="h2" sx={{ m: 0, mb: 1, fontSize: "1.1rem" }}>
-              Runs by itself
+            <Box
+              sx={{
+                display: "grid",
+                gap: 2.5,
+                alignItems: "start",
+                gridTemplateColumns: {
+                  xs: "minmax(0, 1fr)",
+                  md: columns.length > 1 ? "repeat(2, minmax(0, 1fr))" : "minmax(0, 1fr)",
+                },
+              }}
+            >
+              {columns.map((column) => (
+                <Hands key={column.cook} column={column} isAlone={columns.length === 1} {...{ shown, say, weightsOf, takenOf }} />
+              ))}
+              {whose === EVERYONE && <Joins say={say} />}
             </Box>
-            {model && minute !== undefined && (
-              <ClockList
-                clocks={model.clocks}
-                minute={minute}
-                task={shown.task}
-                clock={shown.clock}
-                say={say}
-                degrees={shown.degrees}
-                coreOf={coreOf}
-              />
-            )}
+            <Box component="section" aria-label="Runs by itself">
+              <Box component="h2" sx={{ m: 0, mb: 1, fontSize: "1.1rem" }}>
+                Runs by itself
+              </Box>
+              {model && minute !== undefined && (
+                <ClockList
+                  clocks={model.clocks}
+                  minute={minute}
+                  task={shown.task}
+                  clock={shown.clock}
+                  say={say}
+                  degrees={shown.degrees}
+                  coreOf={coreOf}
+                />
+              )}
+            </Box>
           </Box>
-        </Box>
+        )}
+        {isPractice && view === "now" && (
+          <PracticeCard
+            rate={rate}
+            practice={practice}
+            onRate={onRate}
+            onJump={jumpTo === undefined || practice ? undefined : onJump}
+            onPractice={onPractice}
+          />
+        )}
+        {isKept && (
+          <Box className="no-print" sx={{ color: COLOUR.soft, fontSize: "0.85rem", order: 3 }}>
+            This page opens without a network too.
+          </Box>
+        )}
       </Main>
     </Box>
   );
 }
 
-/** One pair of hands: now, and the next two. */
-function Hands({
-  column,
-  isAlone,
-  shown,
-  say,
-  weightsOf,
-}: {
-  column: CookColumn;
-  isAlone: boolean;
-  shown: ReturnType<typeof usePlanDisplay>;
-  say: Say;
-  weightsOf: (task: string) => ReactNode;
-}) {
-  const { name, now, next, isAway, cook } = column;
-  const [first] = next;
-  return (
-    <Box component="section" aria-label={name} sx={{ display: "grid", gap: 1.25 }}>
-      <Box sx={{ display: "flex", alignItems: "baseline", gap: 2 }}>
-        <Box component="h2" sx={{ m: 0, fontSize: "1.1rem" }}>
-          {name}
-        </Box>
-        <Button
-          size="small"
-          sx={{ minHeight: 44, ml: "auto" }}
-          onClick={() => say({ kind: "changed", who: cook, isThere: isAway })}
-        >
-          {isAway ? `${name} is back` : `${name} leaves`}
-        </Button>
-      </Box>
-      {now.slice(0, isAlone ? 2 : 1).map((doing) => (
-        <NowCard
-          key={doing.task}
-          doing={doing}
-          weights={doing.press === "done" && isAlone && weightsOf(doing.task)}
-          isSmall={!isAlone}
-          title={shown.task(doing.task)}
-          heat={shown.heat}
-          degrees={shown.degrees}
-          say={say}
-        />
-      ))}
-      {now.length === 0 && (
-        <Box sx={{ fontSize: "1.25rem", background: COLOUR.card, border: `1px solid ${COLOUR.line}`, p: 2 }}>
-          {isAway
-            ? "Not there."
-            : first
-              ? `Nothing for these hands until ${shown.clock(first.at)}.`
-              : "Nothing more for these hands."}
-        </Box>
-      )}
-      {next.map(({ task, at, isLook, mayBegin }) => (
-        <Box key={task} sx={{ display: "flex", gap: 2, alignItems: "center", px: 2, py: 0.5 }}>
-          <Box sx={{ fontWeight: 650, minWidth: 56 }}>{shown.clock(at)}</Box>
-          <Box sx={{ flex: 1, fontSize: "1.05rem" }}>{shown.task(task)}</Box>
-          {isLook && <Box sx={{ color: COLOUR.soft }}>a look</Box>}
-          {mayBegin && (
-            <Button
-              sx={{ minHeight: 44 }}
-              aria-label={`${shown.task(task)}: begin now`}
-              onClick={() => say({ kind: "started", task })}
-            >
-              Begin now
-            </Button>
-          )}
-        </Box>
-      ))}
-    </Box>
-  );
-}
+/** What is no press of a cook's, or takes one back. */
+const NOT_UNDONE: ReadonlySet<RunEvent["kind"]> = new Set(["undone", "arranged", "paced"]);

@@ -5,7 +5,10 @@ import { Banner } from "../kit/Banner";
 import { COLOUR } from "../theme/tokens";
 import { CoreCheck } from "./CoreCheck";
 import type { Doing } from "./cook.view-model";
+import { HowItLooks } from "./HowItLooks";
+import { OilCheck } from "./OilCheck";
 import type { Say } from "./say";
+import { SomethingElse } from "./SomethingElse";
 
 /** Large enough for a floury thumb. */
 const PRESS = { minHeight: 56, fontSize: "1.15rem", px: 3 } as const;
@@ -16,15 +19,17 @@ interface Props {
   readonly heat: (text: string) => string;
   readonly degrees: (celsius: number) => string;
   readonly say: Say;
+  readonly begin: () => void;
   /** What it takes, to be ticked off. */
   readonly weights?: ReactNode;
   /** Where the screen is everybody's. */
   readonly isSmall: boolean;
 }
 
-/** The one thing to do now: what, how it looks when it is right, what can hurt, and one press. */
-export function NowCard({ doing: { task, step, press, run }, title, heat, degrees, say, weights, isSmall }: Props) {
+/** The one thing to do now: what, one press, how it looks when it is right, what can hurt, what it takes. */
+export function NowCard({ doing: { task, step, press, run }, title, heat, degrees, say, begin, weights, isSmall }: Props) {
   const needsCore = step?.coreC !== undefined && (run.coreC === undefined || run.coreC < step.coreC);
+  const oilC = press === "begin" || step?.kind === "fry" ? oilOf(step) : undefined;
   return (
     <Box
       component="article"
@@ -41,39 +46,27 @@ export function NowCard({ doing: { task, step, press, run }, title, heat, degree
         sx={{
           m: 0,
           fontFamily: '"Fraunces Variable", serif',
-          fontSize: isSmall ? "1.45rem" : { xs: "1.9rem", sm: "2.6rem" },
-          lineHeight: 1.12,
+          // Read from where the hands are, two metres away.
+          fontSize: isSmall ? "1.45rem" : { xs: "2.5rem", sm: "2.9rem", lg: "4rem" },
+          lineHeight: 1.06,
+          overflowWrap: "anywhere",
         }}
       >
         {title}
       </Box>
-      {step?.do && <Box sx={{ mt: 1.5, fontSize: "1.15rem" }}>{heat(step.do)}</Box>}
-      {step?.cue?.see && (
-        <Line name="Right when">
-          {step.cue.see}
-          {step.cue.feel ? `; ${step.cue.feel}` : ""}
-        </Line>
-      )}
-      {step?.coreC !== undefined && (
-        <Line name="Core">{degrees(step.coreC)} in the thickest piece, in two of them; local rules come first</Line>
-      )}
-      {weights}
       {step?.caution && (
-        <Box sx={{ mt: 1.5 }}>
+        <Box sx={{ mt: 1.5, fontSize: isSmall ? undefined : "1.2rem" }}>
           <Banner kind="caution">{heat(step.caution)}</Banner>
         </Box>
       )}
-      {press === "judge" && step?.coreC !== undefined && (
-        <CoreCheck task={task} wantedC={step.coreC} measuredC={run.coreC} degrees={degrees} say={say} />
-      )}
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mt: 2.5 }}>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mt: 2 }}>
         {press === "done" && (
           <Button variant="contained" sx={PRESS} onClick={() => say({ kind: "done", task })}>
             Done
           </Button>
         )}
         {press === "begin" && (
-          <Button variant="contained" sx={PRESS} onClick={() => say({ kind: "started", task })}>
+          <Button variant="contained" sx={PRESS} onClick={begin}>
             It is in: begin
           </Button>
         )}
@@ -88,7 +81,7 @@ export function NowCard({ doing: { task, step, press, run }, title, heat, degree
           </Button>
         )}
         {press === "done" && run.status === "waiting" && (
-          <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "started", task })}>
+          <Button variant="outlined" sx={PRESS} onClick={begin}>
             Begin
           </Button>
         )}
@@ -103,10 +96,27 @@ export function NowCard({ doing: { task, step, press, run }, title, heat, degree
             +{minutes}
           </Button>
         ))}
+        <SomethingElse task={task} title={title} say={say} />
       </Box>
+      {oilC !== undefined && <OilCheck task={task} wantedC={oilC} degrees={degrees} say={say} />}
+      {press === "judge" && step?.coreC !== undefined && (
+        <CoreCheck task={task} wantedC={step.coreC} measuredC={run.coreC} degrees={degrees} say={say} />
+      )}
+      {press === "judge" && step && <HowItLooks task={task} step={step} say={say} mayEnd={!needsCore} />}
+      {step?.do && <Box sx={{ mt: 1.5, fontSize: isSmall ? "1.15rem" : "1.35rem" }}>{heat(step.do)}</Box>}
+      {press !== "judge" && step?.cue?.see && (
+        <Line name="Right when">{[step.cue.see, step.cue.feel, step.cue.hear, step.cue.smell].filter(Boolean).join("; ")}</Line>
+      )}
+      {step?.coreC !== undefined && (
+        <Line name="Core">{degrees(step.coreC)} in the thickest piece, in two of them; local rules come first</Line>
+      )}
+      {weights}
     </Box>
   );
 }
+
+const oilOf = (step: Doing["step"]): number | undefined =>
+  step?.kind === "fry" ? step.equipment.find(({ settingC }) => settingC !== undefined)?.settingC : undefined;
 
 const Line = ({ name, children }: { name: string; children: ReactNode }) => (
   <Box sx={{ mt: 1, fontSize: "1.1rem" }}>

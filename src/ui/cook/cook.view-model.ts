@@ -36,6 +36,10 @@ export interface CookModel {
   /** What the rest of the day comes to; undefined until it is known. */
   readonly sentence: string | undefined;
   readonly isOver: boolean;
+  /** Waves that are late beyond what was agreed, min. */
+  readonly late: readonly { readonly target: string; readonly minutes: number }[];
+  /** When somebody's hands are wanted next; undefined where nothing is to come. */
+  readonly nextMinute: number | undefined;
 }
 
 interface Shown {
@@ -45,7 +49,8 @@ interface Shown {
 
 /** Where a day stands at a minute, for the screen in the kitchen. `rest` undefined: the plan as it was. */
 export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefined, now: number, shown: Shown): CookModel {
-    const clocks = clocksOf(plan, state);
+  const { solution } = rest ?? plan;
+  const clocks = clocksOf(plan, state);
   const food = foodClocks(plan, state, now);
   const slip = rest && slipOfRest(plan, rest, state);
   const warnings: Warning[] = [
@@ -59,6 +64,12 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
     const isHandsOn = !step || step.attention === "hands-on";
     return { task, step, run, press: isHandsOn ? "done" : run.status === "running" ? "judge" : "begin" };
   };
+  const nameOf = (cook: string) => plan.day.cooks.find(({ id }) => id === cook)?.name ?? state.joined.get(cook)?.name ?? cook;
+  const starts = solution.tasks.filter(
+    ({ id, start }) => state.tasks.get(id)?.status === "waiting" && plan.tasks[id]?.step && start > now,
+  );
+  const looks = clocks.map(({ lookAt }) => lookAt).filter((at) => at > now);
+  const upcoming = [...starts.map(({ start }) => start), ...looks];
   // What was put in is nobody's to judge until it is time to look.
   const isDue = (task: string) => clocks.some((one) => one.task === task && now >= one.lookAt);
   const before = new Map(plan.problem.tasks.map(({ id, after }) => [id, after.map((link) => link.task)]));
@@ -67,7 +78,7 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
   return {
     columns: cooksNow(plan, state, rest ?? plan, now).map((one) => ({
       cook: one.cook,
-      name: plan.day.cooks.find(({ id }) => id === one.cook)?.name ?? one.cook,
+      name: nameOf(one.cook),
       isAway: one.isAway,
       now: one.now
         .filter((task) => plan.tasks[task]?.what.code !== "wait")
@@ -81,6 +92,8 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
     clocks,
     food,
     warnings: warnings.map((warning) => ({ code: warning.code, text: warningText(plan, warning, shown.task) })),
+    late: (slip?.late ?? []).filter(({ target, minutes }) => minutes > (state.agreed.get(target) ?? 0)),
+    nextMinute: upcoming.length > 0 ? Math.min(...upcoming) : undefined,
     sentence: slip && slipSentence(plan, slip, shown.task, shown.clock),
     isOver: [...state.tasks].every(([id, { status }]) => status === "done" || status === "skipped" || !plan.tasks[id]?.step),
   };

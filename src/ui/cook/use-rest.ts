@@ -1,25 +1,57 @@
 "use client";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import type { Telling } from "@/core/run/events";
 import type { RunState } from "@/core/run/replay";
-import { restInput } from "@/core/run/rest-of-day";
 import type { Plan } from "@/core/plan/schema";
 import type { Replanned } from "@/core/schedule/replan/replan";
-import { runReplan } from "@/workers/plan.client";
+import { restDesk, type RestDesk } from "@/workers/plan.client";
 
-/** So long the rest of the day is worked on after something happened, s. */
-const SECONDS = 1.5;
+/** The rest of the day as it is now, and of what it is the rest. */
+export interface Rest {
+  readonly rest: Replanned;
+  readonly state: RunState;
+  readonly minute: number;
+  /** What is told of it; undefined where it follows from what happened, or is not worked out to its end. */
+  readonly arranged: Telling | undefined;
+  readonly isLast: boolean;
+}
+
+/** Name under which the browser keeps how long first answers took: read by the tests that count them. */
+export const FIRST_ANSWER = "unisynth first answer";
 
 /** The rest of the day, planned again whenever something happened or a minute went by; undefined until the first answer. */
-export function useRest(plan: Plan, state: RunState, minute: number | undefined): Replanned | undefined {
-  const [rest, setRest] = useState<Replanned>();
+export function useRest(plan: Plan, state: RunState, minute: number | undefined): Rest | undefined {
+  const [answer, setAnswer] = useState<Rest>();
+  const desk = useRef<RestDesk>(undefined);
+  const asked = useRef<{ state: RunState; at: number }>(undefined);
+  const [hired, setHired] = useState(0);
   useEffect(() => {
-    if (minute === undefined) return;
-    const input = restInput(plan, state, minute);
-    const run = runReplan(input.plan, input.soFar, SECONDS, (better) => setRest(better));
-    void run.done.then((answer) => {
-      if (answer.ok && answer.value.solution.tasks.length > 0) setRest(answer.value);
+    const own = restDesk(plan, {
+      first(rest, of, at) {
+        if (asked.current?.state === of) {
+          performance.measure(FIRST_ANSWER, { start: asked.current.at });
+          asked.current = undefined;
+        }
+        // A minute that went by is no reason to show what is not worked out yet.
+        setAnswer((was) =>
+          was?.state === of || rest.solution.tasks.length === 0
+            ? was
+            : { rest, state: of, minute: at, arranged: undefined, isLast: false },
+        );
+      },
+      last({ rest, arranged }, of, at) {
+        if (rest.solution.tasks.length > 0) setAnswer({ rest, state: of, minute: at, arranged, isLast: true });
+      },
+      broken: () => setTimeout(() => setHired((count) => count + 1), 1000),
     });
-    return run.cancel;
-  }, [plan, state, minute]);
-  return rest;
+    desk.current = own;
+    return () => own.close();
+  }, [plan, hired]);
+  useEffect(() => {
+    if (asked.current?.state !== state) asked.current = { state, at: performance.now() };
+  }, [state]);
+  useEffect(() => {
+    if (minute !== undefined) desk.current?.ask(state, minute);
+  }, [state, minute, hired]);
+  return answer;
 }

@@ -5,28 +5,17 @@ import { EventSchema, type RunEvent } from "@/core/run/events";
 import { issueText } from "@/core/shared/issue-text";
 import type { Result } from "@/core/shared/issue";
 import { parseKnown } from "@/core/shared/parse";
+import { deviceEvents } from "./device-events";
 
-/** How often the other devices' news is asked for, and what was not taken is sent again, ms. */
-const ASK_MS = 1000;
+/** What was not taken is sent again so often, and a line that broke is tried again, ms. */
+const AGAIN_MS = 1000;
+/** In one sending at the most. */
+const MOST_SENT = 400;
 
 export type Tell = (input: { run: string; events: RunEvent[] }) => Promise<Result<{ kept: number }>>;
-interface Received {
-  readonly sequence: number;
-  readonly event: RunEvent;
-}
 
-const ReceivedSchema = z.object({ received: z.array(z.object({ sequence: z.int(), event: EventSchema })) });
-const keyOf = (run: string) => `unisynth-run ${run}`;
-
-/** What this device told and the server has not taken yet; a text that cannot be read is none. */
-function unsentOf(run: string): RunEvent[] {
-  try {
-    const read = parseKnown(z.array(EventSchema), JSON.parse(localStorage.getItem(keyOf(run)) ?? "[]"));
-    return read.ok ? read.value : [];
-  } catch {
-    return [];
-  }
-}
+const ReceivedSchema = z.object({ sequence: z.int(), event: EventSchema });
+export type Received = z.output<typeof ReceivedSchema>;
 
 /** The name of this device among those of a run, made once. */
 export function deviceName(): string {
@@ -43,18 +32,20 @@ export interface RunAtWork {
   readonly unsent: number;
   /** Why it did not take them. */
   readonly trouble: string | undefined;
-  readonly say: (event: RunEvent) => void;
+  /** Whether news of other devices comes in. */
+  readonly isOnLine: boolean;
+  readonly say: (events: readonly RunEvent[]) => void;
 }
 
 /**
- * A run at work: what happened here is kept on the device at once and sent until it is taken; what happened on other devices comes
- * in. Nothing said is lost by a reload or a line that is down.
+ * A run at work: what happened here is kept on the device at once and sent until it is taken; what happens on other devices comes in
+ * as it happens. Nothing said is lost by a reload or a line that is down.
  */
 export function useRun(run: string, received: readonly Received[], tell: Tell): RunAtWork {
   const [events, setEvents] = useState<readonly RunEvent[]>(() => received.map(({ event }) => event));
   const [unsent, setUnsent] = useState<readonly RunEvent[]>([]);
   const [trouble, setTrouble] = useState<string>();
-  const last = useRef(Math.max(0, ...received.map(({ sequence }) => sequence)));
+  const [isOnLine, setOnLine] = useState(true);
   const waiting = useRef<readonly RunEvent[]>([]);
   const isSending = useRef(false);
 
@@ -65,66 +56,110 @@ export function useRun(run: string, received: readonly Received[], tell: Tell): 
       return fresh.length === 0 ? known : [...known, ...fresh];
     });
   }, []);
-  const keep = useCallback(
-    (now: readonly RunEvent[]) => {
-      waiting.current = now;
-      localStorage.setItem(keyOf(run), JSON.stringify(now));
-      setUnsent(now);
-    },
+  const wait = useCallback((now: readonly RunEvent[]) => {
+    waiting.current = now;
+    setUnsent(now);
+  }, []);
+  const hold = useCallback(
+    (all: readonly RunEvent[], isTaken: boolean) =>
+      void deviceEvents
+        .put(all.map((event) => ({ run, id: event.id, isTaken, event })))
+        // A browser that keeps nothing works on as long as the page is open.
+        .catch(() => undefined),
     [run],
   );
 
   const send = useCallback(async () => {
-    if (isSending.current || waiting.current.length === 0) return;
+    if (isSending.current) return;
     isSending.current = true;
-    const sent = waiting.current;
     try {
-      const answer = await tell({ run, events: [...sent] });
-      if (answer.ok) keep(waiting.current.filter((event) => !sent.includes(event)));
-      setTrouble(answer.ok ? undefined : issueText(answer.issues[0]));
+      while (waiting.current.length > 0) {
+        const sent = waiting.current.slice(0, MOST_SENT);
+        const answer = await tell({ run, events: [...sent] });
+        if (!answer.ok) {
+          setTrouble(issueText(answer.issues[0]));
+          break;
+        }
+        setTrouble(undefined);
+        const ids = new Set(sent.map(({ id }) => id));
+        wait(waiting.current.filter(({ id }) => !ids.has(id)));
+        hold(sent, true);
+      }
     } catch {
       setTrouble("the server cannot be reached");
     } finally {
       isSending.current = false;
     }
-  }, [keep, run, tell]);
-
-  const ask = useCallback(async () => {
-    try {
-      const response = await fetch(`/cook/${run}/events?after=${last.current}`);
-      const read = parseKnown(ReceivedSchema, await response.json());
-      if (!read.ok) return;
-      last.current = Math.max(last.current, ...read.value.received.map(({ sequence }) => sequence));
-      add(read.value.received.map(({ event }) => event));
-    } catch {
-      // The line is down: what is known stays, and it is asked again.
-    }
-  }, [add, run]);
+  }, [hold, run, tell, wait]);
 
   useEffect(() => {
-    // What an earlier page of this device could not send.
-    const left = unsentOf(run);
-    const begin = setTimeout(() => {
-      add(left);
-      if (left.length > 0) keep(left);
-    });
-    const timer = setInterval(() => {
-      void send();
-      void ask();
-    }, ASK_MS);
-    return () => {
-      clearTimeout(begin);
-      clearInterval(timer);
+    let isOver = false;
+    let line: EventSource | undefined;
+    let again: ReturnType<typeof setTimeout> | undefined;
+    let last = Math.max(0, ...received.map(({ sequence }) => sequence));
+    const listen = () => {
+      if (isOver) return;
+      line = new EventSource(`/cook/${run}/stream?after=${last}`);
+      line.onopen = () => setOnLine(true);
+      line.onmessage = ({ data }) => {
+        const read = parseKnown(ReceivedSchema, JSON.parse(String(data)));
+        if (!read.ok) return;
+        const { sequence, event } = read.value;
+        last = Math.max(last, sequence);
+        add([event]);
+        hold([event], true);
+        if (waiting.current.some(({ id }) => id === event.id)) wait(waiting.current.filter(({ id }) => id !== event.id));
+      };
+      line.onerror = () => {
+        setOnLine(false);
+        line?.close();
+        again = setTimeout(listen, AGAIN_MS);
+      };
     };
-  }, [add, ask, keep, run, send]);
+    const down = () => {
+      setOnLine(false);
+      line?.close();
+    };
+    const up = () => {
+      clearTimeout(again);
+      line?.close();
+      listen();
+      void send();
+    };
+    // What this device holds from before: told by others while a page was open, or told here and not sent.
+    const begin = async () => {
+      const held = await deviceEvents.of(run).catch(() => []);
+      if (isOver) return;
+      const known = new Set(received.map(({ event }) => event.id));
+      add(held.map(({ event }) => event));
+      const left = held.filter(({ isTaken, id }) => !isTaken && !known.has(id)).map(({ event }) => event);
+      if (left.length > 0) wait([...left, ...waiting.current.filter(({ id }) => !left.some((one) => one.id === id))]);
+      listen();
+      void send();
+    };
+    void begin();
+    const timer = setInterval(() => void send(), AGAIN_MS);
+    window.addEventListener("offline", down);
+    window.addEventListener("online", up);
+    return () => {
+      isOver = true;
+      line?.close();
+      clearTimeout(again);
+      clearInterval(timer);
+      window.removeEventListener("offline", down);
+      window.removeEventListener("online", up);
+    };
+  }, [add, hold, received, run, send, wait]);
 
   const say = useCallback(
-    (event: RunEvent) => {
-      add([event]);
-      keep([...waiting.current, event]);
+    (said: readonly RunEvent[]) => {
+      if (said.length === 0) return;
+      add(said);
+      wait([...waiting.current, ...said]);
+      hold(said, false);
       void send();
     },
-    [add, keep, send],
+    [add, hold, send, wait],
   );
-  return { events, unsent: unsent.length, trouble, say };
+  return { events, unsent: unsent.length, trouble, isOnLine, say };
 }

@@ -1,6 +1,7 @@
 import { notFound } from "next/navigation";
 import { runRepository } from "@/db/runs";
 import { CookView } from "@/ui/cook/CookView";
+import { dayFacts } from "@/ui/cook/paper.view-model";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
 import { withDatabase } from "../../with-database";
 import { tellRun } from "../actions";
@@ -22,6 +23,9 @@ export default async function Page({ params }: { params: Promise<{ run: string }
         />
       );
     const finishes = Object.fromEntries(kept.request.items.map(({ id: item, finish }) => [item, { finish }]));
-    return <CookView finishes={finishes} run={run} plan={kept.plan} received={repository.after(id, 0)} tell={tellRun} />;
+    const facts = dayFacts(kept.request);
+    return (
+      <CookView facts={facts} finishes={finishes} run={run} plan={kept.plan} received={repository.after(id, 0)} tell={tellRun} />
+    );
   });
 }

@@ -26,8 +26,12 @@ function cooked(plan: typeof big, seed: number, faults: readonly Fault[]) {
     broken.push(...verify(rest.problem, rest.solution).map(({ text }) => `${now}: ${text}`));
     const arranged = arrangementOf(plan, state, rest, now);
     const said: Telling[] = [...(arranged ? [arranged] : []), ...pressesAt(plan, state, rest, now, kitchen)];
-    const at = momentOf(plan, now);
-    events.push(...said.map((one, k) => ({ ...one, id: `e${events.length + k}`, device: "hands", at }) as RunEvent));
+    const at = Date.parse(momentOf(plan, now));
+    events.push(
+      ...said.map(
+        (one, k) => ({ ...one, id: `e${events.length + k}`, device: "hands", at: new Date(at + k).toISOString() }) as RunEvent,
+      ),
+    );
     state = replay(plan, events);
     now = nextMinute(plan, state, rest, now, kitchen);
   }

@@ -39,6 +39,9 @@ const QUICK_REPAIRS = 12;
 /** What a re-plan asks of people, for comparison: a minute late of a wave's task, a minute beyond hours, a wait that is too long, a look that nobody is free for. */
 const HARM = { late: 5, beyond: 3, broken: 20, unattended: 5 } as const;
 
+/** What has to be gained before an order that holds is given up: five minutes of two tasks. */
+const LEAST_GAIN = 50;
+
 const harmOf = ({ late, beyond, broken, unattended }: Replanned): number =>
   late.reduce((sum, { minutes }) => sum + HARM.late * minutes, 0) +
   beyond.reduce((sum, { minutes }) => sum + HARM.beyond * minutes, 0) +
@@ -50,6 +53,8 @@ export interface ReplanOptions extends Omit<SolveOptions, "better"> {
   readonly better?: (answer: Replanned) => void;
   /** Improves only what is late or asks people to stay longer: nothing else moves. */
   readonly onlyWhereWorse?: boolean;
+  /** Looks no further where the order holds. */
+  readonly onlyKeep?: boolean;
 }
 
 /**
@@ -60,7 +65,7 @@ export interface ReplanOptions extends Omit<SolveOptions, "better"> {
 export function replan(problem: Problem, old: Solution, soFar: ExecutionState, options: ReplanOptions): Replanned {
   const strict = restOf(problem, old, soFar);
   const until = options.seconds === undefined ? undefined : options.now() + options.seconds * 1000;
-  const { better, onlyWhereWorse = false, ...limits } = options;
+  const { better, onlyWhereWorse = false, onlyKeep = false, ...limits } = options;
   const budget = (share: number) =>
     new Budget({ ...limits, seconds: until === undefined ? undefined : (share * Math.max(50, until - options.now())) / 1000 });
   const begun = new Set([...soFar.done, ...soFar.running].map((task) => task.id));
@@ -73,25 +78,29 @@ export function replan(problem: Problem, old: Solution, soFar: ExecutionState, o
   const kept = firstThat(rungs.length, (way) => solverOf(way).keepOrder({ ...was, choices: line.choices }, line));
   const mended = () => rungs.findIndex((_, way) => solverOf(way).mend(was, budget(FIRST_SHARE), QUICK_REPAIRS));
   const quick = kept < rungs.length ? kept : mended();
-  if (quick >= 0) better?.(answer(quick));
+  const first = quick >= 0 ? answer(quick) : undefined;
+  if (first) better?.(first);
+  const isKept = kept < rungs.length;
+  if (first && isKept && (onlyKeep || (onlyWhereWorse && first.late.length === 0 && first.beyond.length === 0))) return first;
   const guesses = quick >= 0 ? [solverOf(quick).best!, was] : [was];
   for (let way = 0; way < rungs.length; way++) {
     const solver = solverOf(way);
     if (!solver.best) {
-      const first = budget(FIRST_SHARE);
+      const share = budget(FIRST_SHARE);
       // Where the order holds, only little is tried to ask less of anybody.
-      const isLittle = kept < rungs.length;
-      if (!guesses.some((guess) => solver.mend(guess, first, isLittle ? QUICK_REPAIRS : undefined))) {
-        if (isLittle || solver.findFirst(first) !== "found") continue;
+      if (!guesses.some((guess) => solver.mend(guess, share, isKept ? QUICK_REPAIRS : undefined))) {
+        if (isKept || solver.findFirst(share) !== "found") continue;
       }
     }
     // Less gives way, and it may still be worse: what asks no more of anybody and is hours late is no better than what is not.
     const chosen = quick > way && harmOf(answer(quick)) < harmOf(answer(way)) ? quick : way;
     if (chosen !== quick) better?.(answer(chosen));
-    const { late, beyond } = answer(chosen);
-    if (!onlyWhereWorse || late.length > 0 || beyond.length > 0)
+    const found = answer(chosen);
+    if (!onlyWhereWorse || found.late.length > 0 || found.beyond.length > 0)
       solverOf(chosen).improve(budget(1), () => better?.(answer(chosen)));
-    return answer(chosen);
+    const last = answer(chosen);
+    // People who know what comes next are not sent another way for little.
+    return onlyWhereWorse && first && isKept && harmOf(first) - harmOf(last) < LEAST_GAIN ? first : last;
   }
   return answer(0);
 }

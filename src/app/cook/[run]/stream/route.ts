@@ -48,6 +48,10 @@ export async function GET(request: Request, { params }: { params: Promise<{ run:
     cancel: () => end(),
   });
   return new Response(body, {
-    headers: { "Content-Type": "text/event-stream; charset=utf-8", "Cache-Control": "no-store, no-transform", "X-Accel-Buffering": "no" },
+    headers: {
+      "Content-Type": "text/event-stream; charset=utf-8",
+      "Cache-Control": "no-store, no-transform",
+      "X-Accel-Buffering": "no",
+    },
   });
 }

@@ -1,0 +1,188 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { stepIn, type Plan } from "@/core/plan/schema";
+import { takingsOf } from "@/core/plan/takes";
+import type { RunState } from "@/core/run/replay";
+import type { Replanned } from "@/core/schedule/replan/replan";
+import { dateText } from "../plan/plan-summary";
+import type { PlanShown } from "../plan/use-plan-display";
+import { COLOUR } from "../theme/tokens";
+import type { DayFacts } from "./paper.view-model";
+import type { Say } from "./say";
+
+interface Props {
+  readonly plan: Plan;
+  readonly state: RunState;
+  readonly rest: Pick<Replanned, "solution" | "problem">;
+  readonly cooks: readonly { readonly id: string; readonly name: string }[];
+  /** Whose list the screen shows; "" is everybody's. */
+  readonly whose: string;
+  readonly shown: PlanShown;
+  readonly facts: DayFacts;
+  readonly say: Say;
+}
+
+interface Row {
+  readonly task: string;
+  readonly planned: number;
+  readonly expected: number;
+  readonly who: string;
+}
+
+/** The day in its order: on the screen to be ticked off, on paper a sheet for each cook and one for the wall. */
+export function DayList({ plan, state, rest, cooks, whose, shown, facts, say }: Props) {
+  const planned = new Map(plan.solution.tasks.map(({ id, start }) => [id, start]));
+  const takings = takingsOf(rest);
+  const handsOf = new Map<string, string[]>();
+  for (const { id, name } of cooks)
+    for (const { task, resource } of takings)
+      if (resource === id && !handsOf.get(task)?.includes(name)) handsOf.set(task, [...(handsOf.get(task) ?? []), name]);
+  const rowsOf = (cook: string): Row[] =>
+    rest.solution.tasks
+      .filter(({ id }) => planned.has(id) && plan.tasks[id]?.what.code !== "wait")
+      .filter(({ id }) => cook === "" || takings.some(({ task, resource }) => task === id && resource === cook))
+      .map(({ id, start }) => ({
+        task: id,
+        planned: planned.get(id)!,
+        expected: state.tasks.get(id)?.start ?? start,
+        who: (handsOf.get(id) ?? []).join(", "),
+      }))
+      .sort((a, b) => a.expected - b.expected);
+  const sheets = [...cooks.map(({ id, name }) => ({ id, name })), { id: "", name: "The wall: everybody" }];
+  return (
+    <Box>
+      <Box className="no-print" sx={{ display: "flex", mb: 1 }}>
+        <Button variant="outlined" sx={{ minHeight: 44, ml: "auto" }} onClick={() => window.print()}>
+          Print: a sheet for each cook, one for the wall
+        </Button>
+      </Box>
+      <Box className="no-print">
+        <List rows={rowsOf(whose)} {...{ plan, state, shown, say }} withWho={whose === ""} />
+      </Box>
+      <Box sx={{ display: "none", "@media print": { display: "block", color: "#000", fontSize: "10pt" } }}>
+        {sheets.map(({ id, name }) => (
+          <Box
+            key={id}
+            component="section"
+            data-sheet={id || "wall"}
+            sx={{ breakAfter: "page", "&:last-child": { breakAfter: "auto" } }}
+          >
+            <Box component="h2" sx={{ m: 0, fontSize: "15pt" }}>
+              {name} · {plan.day.gathering.name}, {dateText(plan.day.date)}
+            </Box>
+            <Box sx={{ my: 0.5 }}>
+              Guests: {facts.guests}. {plan.day.targets.map((one) => `${one.name} ${shown.clock(one.minute)}`).join(", ")}.
+            </Box>
+            {facts.items.map((one) => (
+              <Box key={one.name}>
+                <b>{one.name}</b>: {one.facts.join(". ")}
+              </Box>
+            ))}
+            <Box sx={{ my: 0.5 }}>Local rules and trained advice come first.</Box>
+            <Paper rows={rowsOf(id)} {...{ plan, shown }} withWho={id === ""} />
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function List({
+  rows,
+  plan,
+  state,
+  shown,
+  say,
+  withWho,
+}: Pick<Props, "plan" | "state" | "shown" | "say"> & { readonly rows: readonly Row[]; readonly withWho: boolean }) {
+  return (
+    <Box component="ol" aria-label="The day" sx={{ listStyle: "none", m: 0, p: 0 }}>
+      {rows.map(({ task, planned, expected, who }) => {
+        const status = state.tasks.get(task)?.status;
+        const isOver = status === "done" || status === "skipped";
+        return (
+          <Box
+            component="li"
+            key={task}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: "48px 64px 1fr",
+              gap: 1,
+              alignItems: "center",
+              borderBottom: `1px solid ${COLOUR.line}`,
+              color: isOver ? COLOUR.soft : COLOUR.ink,
+              background: status === "running" ? COLOUR.tideMist : undefined,
+            }}
+          >
+            <Box
+              component="button"
+              type="button"
+              aria-label={`${shown.task(task)}: ${isOver ? "done" : "tick as done"}`}
+              aria-pressed={isOver}
+              disabled={isOver || stepIn(plan, task)?.coreC !== undefined}
+              onClick={() => say({ kind: "done", task })}
+              sx={{
+                font: "inherit",
+                fontSize: "1.3rem",
+                width: 44,
+                height: 44,
+                background: "none",
+                border: 0,
+                cursor: "pointer",
+                color: COLOUR.tide,
+                "&:disabled": { color: COLOUR.soft, cursor: "default" },
+              }}
+            >
+              {isOver ? "☑" : "☐"}
+            </Box>
+            <Box sx={{ fontWeight: 650 }}>{shown.clock(expected)}</Box>
+            <Box sx={{ py: 0.75, fontSize: "1.05rem", textDecoration: status === "skipped" ? "line-through" : undefined }}>
+              {shown.task(task)}
+              <Box component="span" sx={{ color: COLOUR.soft, ml: 1, fontSize: "0.9rem" }}>
+                {[withWho ? who : "", Math.abs(expected - planned) > 1 ? `planned ${shown.clock(planned)}` : ""]
+                  .filter(Boolean)
+                  .join(" · ")}
+              </Box>
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+function Paper({
+  rows,
+  plan,
+  shown,
+  withWho,
+}: Pick<Props, "plan" | "shown"> & { readonly rows: readonly Row[]; readonly withWho: boolean }) {
+  const cell = { verticalAlign: "top", borderBottom: "1px solid #000", padding: "3px 6px 3px 0" } as const;
+  return (
+    <table style={{ width: "100%", borderCollapse: "collapse" }}>
+      <tbody>
+        {rows.map(({ task, expected, who }) => {
+          const step = stepIn(plan, task);
+          return (
+            <tr key={task} style={{ breakInside: "avoid" }}>
+              <td style={cell}>☐</td>
+              <td style={{ ...cell, fontWeight: 700 }}>{shown.clock(expected)}</td>
+              <td style={cell}>
+                {shown.task(task)}
+                {withWho && who ? ` (${who})` : ""}
+                {step?.cue?.see ? <div>Right when: {step.cue.see}</div> : null}
+                {step?.coreC !== undefined ? <div>Core {shown.degrees(step.coreC)}, in two pieces</div> : null}
+                {step?.caution ? (
+                  <div>
+                    <b>!</b> {shown.heat(step.caution)}
+                  </div>
+                ) : null}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

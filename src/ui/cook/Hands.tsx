@@ -1,0 +1,78 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import type { ReactNode } from "react";
+import type { PlanShown } from "../plan/use-plan-display";
+import { COLOUR } from "../theme/tokens";
+import type { CookColumn } from "./cook.view-model";
+import { NowCard } from "./NowCard";
+import type { Say } from "./say";
+
+interface Props {
+  readonly column: CookColumn;
+  readonly isAlone: boolean;
+  readonly shown: PlanShown;
+  readonly say: Say;
+  readonly weightsOf: (task: string) => ReactNode;
+  /** What a task takes as the rest of the day has it. */
+  readonly takenOf: (task: string) => string[] | undefined;
+}
+
+/** One pair of hands: now, and the next two. */
+export function Hands({ column, isAlone, shown, say, weightsOf, takenOf }: Props) {
+  const { name, now, next, isAway, cook } = column;
+  const [first] = next;
+  const begin = (task: string) => {
+    const taken = takenOf(task);
+    say({ kind: "started", task, cook, ...(taken && { taken }) });
+  };
+  return (
+    <Box component="section" aria-label={name} sx={{ display: "grid", gap: 1.25 }}>
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 2 }}>
+        <Box component="h2" sx={{ m: 0, fontSize: "1.1rem" }}>
+          {name}
+        </Box>
+        <Button
+          size="small"
+          sx={{ minHeight: 44, ml: "auto" }}
+          onClick={() => say({ kind: "changed", who: cook, isThere: isAway })}
+        >
+          {isAway ? `${name} is back` : `${name} leaves`}
+        </Button>
+      </Box>
+      {now.slice(0, isAlone ? 2 : 1).map((doing) => (
+        <NowCard
+          key={doing.task}
+          doing={doing}
+          weights={doing.press === "done" && isAlone && weightsOf(doing.task)}
+          isSmall={!isAlone}
+          title={shown.task(doing.task)}
+          heat={shown.heat}
+          degrees={shown.degrees}
+          say={(telling) => say({ cook, ...telling })}
+          begin={() => begin(doing.task)}
+        />
+      ))}
+      {now.length === 0 && (
+        <Box sx={{ fontSize: isAlone ? "1.6rem" : "1.25rem", background: COLOUR.card, border: `1px solid ${COLOUR.line}`, p: 2 }}>
+          {isAway
+            ? "Not there."
+            : first
+              ? `Nothing for these hands until ${shown.clock(first.at)}.`
+              : "Nothing more for these hands."}
+        </Box>
+      )}
+      {next.map(({ task, at, isLook, mayBegin }) => (
+        <Box key={task} sx={{ display: "flex", gap: 2, alignItems: "center", px: 2, py: 0.5 }}>
+          <Box sx={{ fontWeight: 650, minWidth: 56 }}>{shown.clock(at)}</Box>
+          <Box sx={{ flex: 1, fontSize: "1.05rem" }}>{shown.task(task)}</Box>
+          {isLook && <Box sx={{ color: COLOUR.soft }}>a look</Box>}
+          {mayBegin && (
+            <Button sx={{ minHeight: 44 }} aria-label={`${shown.task(task)}: begin now`} onClick={() => begin(task)}>
+              Begin now
+            </Button>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
