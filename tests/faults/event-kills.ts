@@ -32,7 +32,9 @@ function beginIn(file: string): void {
 function timesStored(file: string): ReadonlyMap<string, number> {
   const db = new Database(file, { readonly: true });
   try {
-    const rows = db.prepare("select event_id as id, count(*) as times from run_events where run_id = ? group by event_id").all(RUN);
+    const rows = db
+      .prepare("select event_id as id, count(*) as times from run_events where run_id = ? group by event_id")
+      .all(RUN);
     return new Map((rows as { id: string; times: number }[]).map(({ id, times }) => [id, times]));
   } finally {
     db.close();
