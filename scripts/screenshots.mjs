@@ -75,9 +75,19 @@ const SHOTS = [
     390,
     async (page) => {
       await cooked(page);
-      await page.getByRole("combobox", { name: "Whose screen" }).click();
-      await page.getByRole("option", { name: "Maren" }).click();
+      await one(page);
     },
+    844,
+  ],
+  [
+    "cook-landscape",
+    "/g/launch-night/cook",
+    844,
+    async (page) => {
+      await cooked(page);
+      await one(page);
+    },
+    390,
   ],
   [
     "no-plan",
@@ -112,17 +122,25 @@ const SHOTS = [
   ],
 ];
 
-/** Practises the day from its first step, as far as a few presses go. */
+/** Practises the day until several things run by themselves. */
 async function cooked(page) {
   await planned(page);
   await page.getByRole("button", { name: "Practise it" }).click();
   await page.getByTestId("rest").filter({ hasText: "stays" }).waitFor({ timeout: 60_000 });
-  for (let k = 0; k < 3; k++) {
-    await page
-      .getByRole("button", { name: /^Done$|: begin now$/ })
-      .nth(k)
-      .click();
-    await page.waitForTimeout(400);
+  await page.getByRole("button", { name: "As fast as it goes" }).click();
+  await page.getByRole("button", { name: "Let the cooks go by the screen" }).click();
+  await page.getByRole("region", { name: "Runs by itself" }).getByRole("listitem").nth(3).waitFor({ timeout: 120_000 });
+  await page.getByRole("button", { name: "I press myself" }).click();
+  await page.getByRole("button", { name: "As it is" }).click();
+  await page.waitForTimeout(1500);
+}
+
+/** The screen of one cook who has something to do. */
+async function one(page) {
+  for (const name of ["Maren", "Ilko", "Pella", "Aud"]) {
+    await page.getByRole("combobox", { name: "Whose screen" }).click();
+    await page.getByRole("option", { name }).click();
+    if (await page.getByRole("article").first().isVisible()) return;
   }
 }
 
@@ -152,8 +170,10 @@ try {
     );
   }
   const browser = await chromium.launch(LAUNCH);
-  for (const [name, path, width, ready] of SHOTS) {
-    const page = await browser.newPage({ viewport: { width, height: 800 } });
+  const wanted = process.argv.slice(2);
+  for (const [name, path, width, ready, height = 800] of SHOTS) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue;
+    const page = await browser.newPage({ viewport: { width, height } });
     await page.goto(base + path);
     // Faded until it takes keys: a picture of the page as it is used.
     await page.locator("main[inert]").waitFor({ state: "detached" });

@@ -3,6 +3,7 @@ import { candidatesOf, takenIn, type Problem } from "../problem";
 import type { Solution } from "../solution";
 import { refused } from "../refused";
 import { Solver } from "../solver";
+import type { Guess } from "../construct/schedule";
 import { lineUp } from "./line-up";
 import { rungsOf } from "./relaxation-ladder";
 import { gapsIn, hoursOf } from "./hours";
@@ -71,11 +72,29 @@ export function replan(problem: Problem, old: Solution, soFar: ExecutionState, o
   const begun = new Set([...soFar.done, ...soFar.running].map((task) => task.id));
   const rungs = rungsOf(strict, soFar);
   const was = guessOf(strict, problem, old, soFar);
-  const line = lineUp(strict, was, soFar);
   const made: Solver[] = [];
   const solverOf = (way: number) => (made[way] ??= new Solver(rungs[way], options.seed ?? 1));
   const answer = (way: number) => answerOf(solverOf(way), rungs[way], { strict, problem, old, begun, running: soFar.running });
-  const kept = firstThat(rungs.length, (way) => solverOf(way).keepOrder({ ...was, choices: line.choices }, line));
+  /** The least that has to give way for an order to hold, by solvers of its own; undefined where it holds in no way. */
+  const keeping = (guess: Guess, inOrder: Guess) => {
+    const own: Solver[] = [];
+    const way = firstThat(rungs.length, (at) => (own[at] ??= new Solver(rungs[at], options.seed ?? 1)).keepOrder(guess, inOrder));
+    return way < rungs.length ? { way, solver: own[way] } : undefined;
+  };
+  // The order as it was; where that asks for anything, it is compared with all lined up behind what is over and under way.
+  const plain = keeping(was, was);
+  const line = plain?.way === 0 ? undefined : lineUp(strict, was, soFar);
+  const ways = [plain, line && keeping({ ...was, choices: line.choices }, line)].flatMap((one) => {
+    if (!one) return [];
+    made[one.way] = one.solver;
+    return [{ ...one, harm: harmOf(answer(one.way)) }];
+  });
+  const best = ways.reduce<(typeof ways)[number] | undefined>(
+    (least, one) => (least && least.harm <= one.harm ? least : one),
+    undefined,
+  );
+  if (best) made[best.way] = best.solver;
+  const kept = best?.way ?? rungs.length;
   const mended = () => rungs.findIndex((_, way) => solverOf(way).mend(was, budget(FIRST_SHARE), QUICK_REPAIRS));
   const quick = kept < rungs.length ? kept : mended();
   const first = quick >= 0 ? answer(quick) : undefined;
