@@ -13,7 +13,7 @@ export const EVERYONE = "";
 const MIST = "#bfe0dc";
 
 /** Read aloud, not seen: the name of the page where there is no room for it. */
-const UNSEEN = { position: "absolute", width: 1, height: 1, overflow: "hidden", clipPath: "inset(50%)", m: 0 } as const;
+const UNSEEN = { position: "absolute", width: "1px", height: "1px", overflow: "hidden", clipPath: "inset(50%)", m: 0 } as const;
 
 interface Props {
   readonly plan: Plan;
