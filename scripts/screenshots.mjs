@@ -13,7 +13,6 @@ const folder = join(root, "docs", "screenshots");
 /** Name, page, width, and what is done before the picture is taken. */
 const SHOTS = [
   ["gathering", "/g/launch-night", 1280, planned],
-  ["gathering-phone", "/g/first-try", 390, planned],
   ["quantities", "/g/launch-night/quantities", 1280, planned],
   ["timeline", "/g/launch-night/timeline", 1280, planned],
   [
