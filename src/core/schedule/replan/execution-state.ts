@@ -76,7 +76,7 @@ export function restOf(problem: Problem, old: Solution, soFar: ExecutionState): 
     const seen = task.due === undefined || (task.earlyCost === 0 && task.lateCost === 0);
     const kept = { ...task, after, ...(seen && { due: was.end, earlyCost: MOVE_COST, lateCost: MOVE_COST }) };
     const underWay = running.get(task.id);
-    if (underWay) return startedAt(withoutThose(kept, over.get(task.id)), was, underWay, now, marks, change?.minutes);
+    if (underWay) return startedAt(kept, was, { ...underWay, over: over.get(task.id) }, now, marks, change?.minutes);
     const wanted = change?.minutes !== undefined ? withMinutes(kept, change.minutes) : kept;
     const from = Math.max(now, task.earliest ?? 0, change?.notBefore ?? 0);
     if (locked.has(task.id) && was.start >= from)
@@ -157,10 +157,6 @@ function overCapacity(
   return over;
 }
 
-/** A task of which some uses take nothing. */
-const withoutThose = (task: Task, uses: ReadonlySet<number> | undefined): Task =>
-  uses === undefined ? task : { ...task, uses: task.uses.map((use, u) => (uses.has(u) ? { ...use, from: 0, minutes: 0 } : use)) };
-
 /** Each use with what it took, and a part by choice as long as that takes. */
 function settled(task: Task, was: Placed): Task {
   return { ...task, uses: task.uses.map((use, u) => settledUse(use, was.taken[u])) };
@@ -198,7 +194,7 @@ function lengthOf(task: Task, was: Placed): readonly [number, number] {
 function startedAt(
   task: Task,
   was: Placed,
-  underWay: { start: number; end?: number; noEarlier?: number },
+  underWay: { start: number; end?: number; noEarlier?: number; over?: ReadonlySet<number> | undefined },
   now: number,
   marks: Task[],
   minutes: number | undefined,
@@ -214,6 +210,7 @@ function startedAt(
   const taken = heldNow(task, was, { start, end: start + low, now });
   return {
     ...taken,
+    uses: taken.uses.filter((_, u) => !underWay.over?.has(u)),
     duration: low === high ? low : [low, high],
     stretchCost: low === high ? 0 : task.stretchCost,
     after: [{ task: began.id, min: 0, max: 0 }],
