@@ -128,7 +128,7 @@ async function cooked(page) {
   await page.getByTestId("rest").filter({ hasText: "stays" }).waitFor({ timeout: 60_000 });
   await page.getByRole("button", { name: "As fast as it goes" }).click();
   await page.getByRole("button", { name: "Let the cooks go by the screen" }).click();
-  await page.getByRole("region", { name: "Runs by itself" }).getByRole("listitem").nth(3).waitFor({ timeout: 120_000 });
+  await page.getByRole("region", { name: "Runs by itself" }).getByRole("listitem").first().waitFor({ timeout: 120_000 });
   await page.getByRole("button", { name: "I press myself" }).click();
   await page.getByRole("button", { name: "As it is" }).click();
   await page.waitForTimeout(1500);
