@@ -68,26 +68,8 @@ const SHOTS = [
     },
   ],
   ["cook", "/g/launch-night/cook", 1280, cooked],
-  [
-    "cook-phone",
-    "/g/launch-night/cook",
-    390,
-    async (page) => {
-      await cooked(page);
-      await one(page);
-    },
-    844,
-  ],
-  [
-    "cook-landscape",
-    "/g/launch-night/cook",
-    844,
-    async (page) => {
-      await cooked(page);
-      await one(page);
-    },
-    390,
-  ],
+  ["cook-phone", "/g/launch-night/cook", 390, alone, 844],
+  ["cook-landscape", "/g/launch-night/cook", 844, alone, 390],
   [
     "no-plan",
     "/g/launch-night",
@@ -134,8 +116,9 @@ async function cooked(page) {
   await page.waitForTimeout(1500);
 }
 
-/** The screen of one cook who has something to do. */
-async function one(page) {
+/** The same on the screen of one cook who has something to do. */
+async function alone(page) {
+  await cooked(page);
   for (const name of ["Maren", "Ilko", "Pella", "Aud"]) {
     await page.getByRole("combobox", { name: "Whose screen" }).click();
     await page.getByRole("option", { name }).click();

@@ -48,7 +48,7 @@ const service: PlanService = {
         isTold = true;
       },
     });
-    return { rest, arranged: arrangementOf(cooked, state, rest, minute) };
+    return { rest, arranged: arrangementOf(cooked, state, rest) };
   },
   async tried(events, way, minute) {
     if (!cooked) throw new Error("no plan is cooked");

@@ -1,6 +1,10 @@
 import { MINUTES_A_DAY, minutesOfClock } from "../shared/clock";
 import type { Kitchen } from "./schema";
 
+/** A room where nobody said how warm it is, °C. */
+export const USUAL_ROOM_C = 21;
+export const USUAL_ROOM: Kitchen["roomC"] = [{ from: "00:00", to: "24:00", c: USUAL_ROOM_C }];
+
 const curves = new WeakMap<Kitchen["roomC"], Float64Array>();
 
 /** Room temperature at each minute of a day, °C; before the first and after the last entry the nearest holds. */

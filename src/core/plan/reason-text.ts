@@ -4,6 +4,7 @@ import { addDays, format, parseISO } from "date-fns";
 import { clockText, lengthText, MINUTES_A_DAY, wallMinute } from "../shared/clock";
 import { scheduleReasonText } from "../schedule/reason-text";
 import type { Note, Plan, Reason } from "./schema";
+import { targetName } from "./targets";
 import { equipmentWord } from "../kitchen/equipment";
 import { weightText } from "../quantities/display";
 import { inCelsius, itemNameIn, piecesText, planTaskText, VERB, type HeatText } from "./task-text";
@@ -90,7 +91,7 @@ export function refusalTexts(
 export function noteText(plan: Pick<Plan, "day">, note: Note): string {
   switch (note.code) {
     case "unserved-diet": {
-      const wave = plan.day.targets.find((target) => target.id === note.about[0])?.name ?? note.about[0];
+      const wave = targetName(plan, note.about[0]);
       const who = note.who.map((g) => [...g.diet, ...g.avoid.map((a) => `no ${a}`)].join(", ")).join("; ");
       return `${wave}: ${note.guests} ${note.guests === 1 ? "guest has" : "guests have"} nothing to eat (${who}).`;
     }

@@ -2,7 +2,7 @@ import type { Plan } from "../plan/schema";
 import { planTaskText } from "../plan/task-text";
 import { momentOf } from "./clock";
 import type { RunEvent } from "./events";
-import { replay } from "./replay";
+import { isOpen, replay } from "./replay";
 import { restOfDay } from "./rest-of-day";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "./run-text";
 import { clocksOf, cooksNow, foodClocks } from "./stand";
@@ -37,8 +37,7 @@ export function runDocument(plan: Plan, events: readonly RunEvent[], now: number
     tasks: Object.fromEntries(
       [...state.tasks].map(([id, task]) => {
         const { start, end } = expected.get(id) ?? {};
-        const isOpen = task.status === "waiting" || task.status === "running";
-        return [id, { ...task, text: text(id), ...(isOpen && { expected: { start, end } }) }];
+        return [id, { ...task, text: text(id), ...(isOpen(task) && { expected: { start, end } }) }];
       }),
     ),
     cooks: cooksNow(plan, state, rest, at),

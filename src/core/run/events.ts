@@ -23,6 +23,8 @@ const common = {
 
 /** How a judged step looks: as its cue has it, before that, or beyond. */
 export const SEEN = ["early", "right", "late"] as const;
+/** How far along it is said to be, of 1: as exact as an eye is. */
+export const SHARES = [0.25, 0.5, 0.75, 0.9] as const;
 export const MEASURED = {
   room: "°C",
   dough: "°C",

@@ -1,33 +1,41 @@
 import type { Plan } from "../plan/schema";
-import type { Problem, Task } from "../schedule/problem";
+import { candidatesOf, type Problem, type Task, type Use } from "../schedule/problem";
 import type { RunState } from "./replay";
+
+/** Who is about the kitchen: the plan's cooks and who joined, by id and name. */
+export const peopleIn = (
+  { day }: Plan,
+  { joined }: Pick<RunState, "joined">,
+): { readonly id: string; readonly name: string }[] => [...day.cooks, ...[...joined].map(([id, { name }]) => ({ id, name }))];
 
 /** Whoever has not done a step before takes so many times as long for it. */
 const STANDING_IN = 1.5;
 
 /** A task that others may do as well: `ids`, in so many times the time of the slowest who could. */
 function withOthers(task: Task, cooks: ReadonlySet<string>, ids: readonly string[], times: number): Task {
-  const listed = (resource: string | readonly string[]) => (typeof resource === "string" ? [resource] : resource);
-  const isTheirs = (resource: string | readonly string[]) => listed(resource).some((id) => cooks.has(id));
+  const isTheirs = (use: Use) => candidatesOf(use).some((id) => cooks.has(id));
+  const added = (use: Use) => ids.filter((id) => !candidatesOf(use).includes(id));
   const more = (minutes: readonly number[], count: number) => [
     ...minutes,
     ...Array<number>(count).fill(Math.ceil(Math.max(...minutes) * times)),
   ];
   const { duration } = task;
-  const added = (resource: string | readonly string[]) => ids.filter((id) => !listed(resource).includes(id));
   return {
     ...task,
     uses: task.uses.map((use) => {
-      if (!isTheirs(use.resource)) return use;
-      const others = added(use.resource);
-      const minutes =
-        use.minutes === undefined ? undefined : Array.isArray(use.minutes) ? more(use.minutes, others.length) : use.minutes;
-      return { ...use, resource: [...listed(use.resource), ...others], ...(minutes !== undefined && { minutes }) };
+      if (!isTheirs(use)) return use;
+      const others = added(use);
+      const { minutes } = use;
+      return {
+        ...use,
+        resource: [...candidatesOf(use), ...others],
+        ...(Array.isArray(minutes) && { minutes: more(minutes, others.length) }),
+      };
     }),
     ...(typeof duration === "object" &&
       !Array.isArray(duration) &&
-      isTheirs(task.uses[duration.of].resource) && {
-        duration: { ...duration, minutes: more(duration.minutes, added(task.uses[duration.of].resource).length) },
+      isTheirs(task.uses[duration.of]) && {
+        duration: { ...duration, minutes: more(duration.minutes, added(task.uses[duration.of]).length) },
       }),
   };
 }
@@ -37,8 +45,8 @@ export function withStandIns(plan: Plan, problem: Problem, { away, tasks }: RunS
   const there = plan.day.cooks.map(({ id }) => id).filter((id) => !away.has(id));
   if (away.size === 0 || there.length === 0) return problem;
   const cooks = new Set(plan.day.cooks.map(({ id }) => id));
-  const needsThem = ({ resource }: Task["uses"][number]) => {
-    const theirs = (typeof resource === "string" ? [resource] : resource).filter((id) => cooks.has(id));
+  const needsThem = (use: Use) => {
+    const theirs = candidatesOf(use).filter((id) => cooks.has(id));
     return theirs.length > 0 && theirs.every((id) => away.has(id));
   };
   return {

@@ -1,8 +1,9 @@
 import { isHeat } from "../item/step";
-import { outOfCold } from "../plan/out-of-cold";
 import { stepIn, type Plan } from "../plan/schema";
-import { targetsIn } from "../plan/targets";
-import type { RunState } from "./replay";
+import { isFreezerDeadline, targetsIn } from "../plan/targets";
+import type { Placed } from "../schedule/solution";
+import { isOpen, type RunState } from "./replay";
+import { asItWent, coldIn } from "./stand";
 
 /** What became of the pieces of one item for one wave, or for the freezer. */
 export interface Served {
@@ -38,15 +39,12 @@ export interface Outcome {
   readonly isOver: boolean;
 }
 
-const USUAL_ROOM = [{ from: "00:00", to: "24:00", c: 21 }];
-
 /** What a day came to: what was served, hot or not, late, wasted, and what may not be safe. */
 export function outcomeOf(plan: Plan, state: RunState): Outcome {
   const entries = plan.solution.tasks.flatMap(({ id }) => {
     const info = plan.tasks[id];
     return info?.step ? [{ id, info, step: stepIn(plan, id), run: state.tasks.get(id)! }] : [];
   });
-  const isOpen = (status: string) => status === "waiting" || status === "running";
   const served = plan.pieces.flatMap((share): Served[] => {
     const [from, to] = share.range;
     const own = entries.filter(
@@ -60,9 +58,9 @@ export function outcomeOf(plan: Plan, state: RunState): Outcome {
       return pieces.size;
     };
     const ids = new Set(own.flatMap(({ id }) => targetsIn(plan, id)));
-    const isTheirs = (id: string) => (share.for === "freezer" ? id.startsWith("freezer") && ids.has(id) : id === share.for);
+    const isTheirs = (id: string) => (share.for === "freezer" ? isFreezerDeadline(id) && ids.has(id) : id === share.for);
     const target = plan.day.targets.find(({ id }) => isTheirs(id))?.minute;
-    const isReady = own.every(({ run }) => !isOpen(run.status));
+    const isReady = own.every(({ run }) => !isOpen(run));
     const readyAt = isReady ? Math.max(...own.map(({ run }) => run.end!)) : undefined;
     const hold = own.find(({ step }) => step?.hold)?.step?.hold;
     const heatEnd = Math.max(
@@ -83,10 +81,11 @@ export function outcomeOf(plan: Plan, state: RunState): Outcome {
       },
     ];
   });
+  const went = asItWent(plan, state);
   return {
     served: joined(served),
-    unsafe: entries.flatMap(({ id }) => unsafeIn(plan, state, id)),
-    isOver: entries.every(({ run }) => !isOpen(run.status)),
+    unsafe: entries.flatMap(({ id }) => unsafeIn(plan, state, went, id)),
+    isOver: entries.every(({ run }) => !isOpen(run)),
   };
 }
 
@@ -111,22 +110,14 @@ function joined(all: readonly Served[]): Served[] {
   return [...by.values()];
 }
 
-function unsafeIn(plan: Plan, state: RunState, id: string): Unsafe[] {
+function unsafeIn(plan: Plan, state: RunState, went: Placed[], id: string): Unsafe[] {
   const step = stepIn(plan, id);
   const run = state.tasks.get(id)!;
   if (!step || !isHeat(step) || step.coreC === undefined || run.status !== "done" || run.gone) return [];
   const found: Unsafe[] = [];
   if (run.coreC === undefined || run.coreC < step.coreC)
     found.push({ code: "core", task: id, coreC: run.coreC, wantedC: step.coreC, reason: run.reason });
-  const tasks = plan.solution.tasks.flatMap((entry) => {
-    const { status, start, end } = state.tasks.get(entry.id) ?? {};
-    return start === undefined || status === "skipped" ? [] : [{ ...entry, start, end: end ?? start }];
-  });
-  const { roomC = USUAL_ROOM, guide } = plan.day.kitchen;
-  const cold = outOfCold({ ...plan, solution: { ...plan.solution, tasks } }, id, {
-    roomC,
-    ...(guide !== undefined && { guide }),
-  });
+  const cold = coldIn(plan, went, id);
   if (cold && !cold.isWithin) found.push({ code: "out-of-cold", task: id, usedMin: cold.usedMin, limitMin: cold.limitMin });
   return found;
 }

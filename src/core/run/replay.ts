@@ -76,6 +76,10 @@ const LOOK_AGAIN = { rest: 10, heat: 3 } as const;
 /** The thermometer's own error, °C. */
 const SAME_C = 0.5;
 
+/** Whether there is anything left to do of a task; not of one that the plan does not have. */
+export const isOpen = (task: Pick<TaskRun, "status"> | undefined): boolean =>
+  task?.status === "waiting" || task?.status === "running";
+
 const WAITING: TaskRun = { status: "waiting" };
 
 /** How long a task takes, min: as it was planned, but for what may wait when it is ready. */
@@ -192,7 +196,7 @@ class Replay {
       this.odd.push({ code: "no-such-task", event: event.id, task });
       return;
     }
-    if (was.status === "done" || was.status === "skipped") {
+    if (!isOpen(was)) {
       if (event.kind === "lost" || event.kind === "frozen") return this.gone(task, minute, event.kind);
       // A core that is read when it is out already counts all the same.
       if (event.kind === "measured" && event.what === "core")
@@ -249,7 +253,7 @@ class Replay {
   private closeBefore(task: string, minute: number): void {
     for (const id of this.before.get(task) ?? []) {
       const one = this.tasks.get(id);
-      if (!one || one.status === "done" || one.status === "skipped" || this.coreIsShort(id, one)) continue;
+      if (!one || !isOpen(one) || this.coreIsShort(id, one)) continue;
       const step = stepIn(this.plan, id);
       // What nobody put into the heat is not taken to have been in it.
       if (one.status === "waiting" && step && isHeat(step)) continue;
@@ -335,7 +339,6 @@ class Replay {
   private gone(task: string, minute: number, gone: "lost" | "frozen"): void {
     const { item, range } = this.plan.tasks[task];
     const now = this.tasks.get(task)!;
-    const isOpen = ({ status }: TaskRun) => status === "waiting" || status === "running";
     const start = now.start ?? minute;
     this.set(task, {
       ...over(now),

@@ -4,7 +4,7 @@ import type { ExecutionState } from "../schedule/replan/execution-state";
 import { replan, type Replanned, type ReplanOptions } from "../schedule/replan/replan";
 import type { Solution } from "../schedule/solution";
 import { withHelpers, withStandIns } from "./helpers";
-import type { RunState } from "./replay";
+import { isOpen, type RunState } from "./replay";
 
 /** What the scheduler has to know of a day that is under way, whole minutes. */
 export function executionOf({ problem }: Plan, { tasks }: RunState, now: number): ExecutionState {
@@ -13,7 +13,7 @@ export function executionOf({ problem }: Plan, { tasks }: RunState, now: number)
   const running: { id: string; start: number; end?: number; noEarlier?: number }[] = [];
   const changed: { id: string; notBefore: number }[] = [];
   for (const [id, task] of tasks) {
-    if (task.status === "done" || task.status === "skipped") done.push({ id, start: task.start!, end: task.end! });
+    if (!isOpen(task)) done.push({ id, start: task.start!, end: task.end! });
     else if (task.status === "running") {
       const ready = Math.max(now, task.expectedEnd ?? now);
       running.push({ id, start: task.start!, ...(mayWait.has(id) ? { noEarlier: ready } : { end: ready }) });
@@ -66,13 +66,13 @@ export function restInput(plan: Plan, state: RunState, now: number): { readonly 
   const open = running.map((one) => (plan.tasks[one.id]?.what.code === "wait" ? { id: one.id, start: one.start } : one));
   const problem = withHelpers(plan, withStandIns(plan, withoutThose(plan.problem, state.away), state), state);
   return {
-    plan: { ...plan, problem, solution: arrangedIn(plan, state) },
+    plan: { ...plan, problem, solution: timetableIn(plan, state) },
     soFar: { ...rest, done, running: open, gone: [...state.away.keys()] },
   };
 }
 
 /** The timetable as it was last chosen: the plan's, with what was moved since, and with what was truly taken by what has begun. */
-function arrangedIn({ solution, problem }: Plan, { arranged = [], tasks }: RunState): Solution {
+export function timetableIn({ solution, problem }: Plan, { arranged = [], tasks }: RunState): Solution {
   const moved = new Map(arranged.map((task) => [task.id, task]));
   const uses = new Map(problem.tasks.map((task) => [task.id, task.uses]));
   return {

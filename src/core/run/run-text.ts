@@ -1,6 +1,7 @@
 import { resourceText } from "../plan/reason-text";
 import type { Plan } from "../plan/schema";
 import { readSlip, type Slip } from "../plan/slip";
+import { targetName } from "../plan/targets";
 import { planTaskText } from "../plan/task-text";
 import type { Replanned } from "../schedule/replan/replan";
 import { clockText, lengthText, wallMinute } from "../shared/clock";
@@ -39,8 +40,6 @@ export function warningText(plan: Plan, warning: Warning, task: TaskText = (id) 
       return `${targetName(plan, warning.target)} is ${lengthText(warning.minutes)} late.`;
   }
 }
-
-const targetName = (plan: Plan, id: string): string => plan.day.targets.find((target) => target.id === id)?.name ?? id;
 
 /** Moves that are named one by one. */
 const NAMED = 2;

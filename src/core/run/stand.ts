@@ -1,10 +1,12 @@
 import { isHeat } from "../item/step";
-import type { Kitchen } from "../kitchen/schema";
-import { outOfCold } from "../plan/out-of-cold";
+import { USUAL_ROOM } from "../kitchen/room";
+import { outOfCold, type OutOfCold } from "../plan/out-of-cold";
 import { stepIn, type Plan } from "../plan/schema";
 import { takingsOf } from "../plan/takes";
+import type { Placed } from "../schedule/solution";
 import type { Replanned } from "../schedule/replan/replan";
-import type { RunState } from "./replay";
+import { peopleIn } from "./helpers";
+import { isOpen, type RunState } from "./replay";
 
 /** A cook's hands: what they are at now, and the next two, by task. */
 export interface CookStand {
@@ -43,15 +45,13 @@ const SOON = 0.875;
 /** Where a day as it will now go has everybody's hands. */
 export function cooksNow(plan: Plan, state: RunState, rest: Pick<Replanned, "solution" | "problem">, now: number): CookStand[] {
   const takings = takingsOf(rest);
-  return [...plan.day.cooks.map(({ id }) => id), ...state.joined.keys()].map((cook) => {
+  return peopleIn(plan, state).map(({ id: cook }) => {
     // The rest of the day may need even who left; they are not there all the same.
     if (state.away.has(cook)) return { cook, isAway: true, now: [], next: [] };
     const own = takings.filter(({ resource }) => resource === cook).sort((a, b) => a.from - b.from);
-    const isOpen = (task: string) => !["done", "skipped"].includes(state.tasks.get(task)?.status ?? "done");
-    const at = own.filter(
-      ({ task, from, to }) => isOpen(task) && from <= now && (to > now || state.tasks.get(task)?.status === "waiting"),
-    );
-    const later = own.filter(({ task, from }) => isOpen(task) && from > now);
+    const open = own.filter(({ task }) => isOpen(state.tasks.get(task)));
+    const at = open.filter(({ task, from, to }) => from <= now && (to > now || state.tasks.get(task)?.status === "waiting"));
+    const later = open.filter(({ from }) => from > now);
     return {
       cook,
       isAway: false,
@@ -83,26 +83,29 @@ export function clocksOf(plan: Plan, state: RunState): RunningClock[] {
   });
 }
 
-const USUAL_ROOM: Kitchen["roomC"] = [{ from: "00:00", to: "24:00", c: 21 }];
+/** The timetable as it went: what is under way lasts until now, or, where no minute is given, has only begun. */
+export function asItWent(plan: Plan, { tasks }: RunState, now?: number): Placed[] {
+  return plan.solution.tasks.flatMap((entry) => {
+    const { status, start, end } = tasks.get(entry.id) ?? {};
+    if (start === undefined || status === "skipped" || (now !== undefined && start > now)) return [];
+    return [{ ...entry, start, end: now === undefined ? (end ?? start) : Math.min(now, end ?? now) }];
+  });
+}
+
+/** How long the lot of a heat was out of the cold in a timetable as it went. */
+export function coldIn(plan: Plan, tasks: Placed[], heat: string): OutOfCold | undefined {
+  const { roomC = USUAL_ROOM, guide } = plan.day.kitchen;
+  return outOfCold({ ...plan, solution: { ...plan.solution, tasks } }, heat, { roomC, ...(guide !== undefined && { guide }) });
+}
 
 /** How long each lot whose heat is still to come was out of the cold, all stretches until now together. */
 export function foodClocks(plan: Plan, state: RunState, now: number): FoodClock[] {
-  const { roomC = USUAL_ROOM, guide } = plan.day.kitchen;
-  const begun = plan.solution.tasks.flatMap((entry) => {
-    const { status, start, end } = state.tasks.get(entry.id) ?? {};
-    return start === undefined || start > now || status === "skipped"
-      ? []
-      : [{ ...entry, start, end: Math.min(now, end ?? now) }];
-  });
+  const went = asItWent(plan, state, now);
   return plan.solution.tasks.flatMap((entry): FoodClock[] => {
     const own = state.tasks.get(entry.id);
     const step = stepIn(plan, entry.id);
     if (!step || !isHeat(step) || step.coreC === undefined || own?.status !== "waiting") return [];
-    const until = { ...entry, start: now, end: now };
-    const cold = outOfCold({ ...plan, solution: { ...plan.solution, tasks: [...begun, until] } }, entry.id, {
-      roomC,
-      ...(guide !== undefined && { guide }),
-    });
+    const cold = coldIn(plan, [...went, { ...entry, start: now, end: now }], entry.id);
     if (!cold || cold.usedMin <= 0) return [];
     const { usedMin, limitMin } = cold;
     const level = usedMin >= limitMin ? "over" : usedMin >= SOON * limitMin ? "soon" : "ok";

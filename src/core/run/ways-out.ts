@@ -1,3 +1,4 @@
+import { USUAL_ROOM_C } from "../kitchen/room";
 import { isHeat } from "../item/step";
 import { isRise } from "../item/rest-in-room";
 import { stepIn, type Plan } from "../plan/schema";
@@ -42,7 +43,7 @@ export function waysOut(
   state: RunState,
   late: readonly { readonly target: string; readonly minutes: number }[],
 ): WayOut[] {
-  const room = state.roomC ?? 21;
+  const room = state.roomC ?? USUAL_ROOM_C;
   const ids = [...state.tasks];
   const rises = ids.flatMap(([task, { status }]): WayOut[] => {
     const rest = stepIn(plan, task)?.rest;

@@ -6,6 +6,7 @@ import type { Item } from "@/core/item/schema";
 import { momentOf } from "@/core/run/clock";
 import { stepIn, type Plan } from "@/core/plan/schema";
 import type { RunEvent, Telling } from "@/core/run/events";
+import { peopleIn } from "@/core/run/helpers";
 import { outcomeOf } from "@/core/run/outcome";
 import { replay } from "@/core/run/replay";
 import { counted } from "@/core/shared/words";
@@ -120,7 +121,7 @@ export function CookView({ run, plan, received, tell, finishes, facts }: Props) 
   };
   const takenOf = (task: string) => rest?.solution.tasks.find(({ id }) => id === task)?.taken;
   const columns = model?.columns.filter(({ cook }) => whose === EVERYONE || cook === whose) ?? [];
-  const cooks = [...plan.day.cooks, ...[...state.joined].map(([id, { name }]) => ({ id, name }))];
+  const cooks = peopleIn(plan, state);
   const wanted = [
     ...columns.flatMap(({ name, now }) => now.slice(0, 1).map(({ task }) => `${name}: ${shown.task(task)}`)),
     ...(model?.warnings.map(({ text }) => text) ?? []),

@@ -3,8 +3,8 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import { readNumber } from "@/core/shared/typed";
 import { COLOUR } from "../theme/tokens";
+import { Reading } from "./Reading";
 import type { Say } from "./say";
 
 const PRESS = { minHeight: 44 } as const;
@@ -22,10 +22,7 @@ interface Props {
 
 /** Whether the core is hot enough to go on: measured, or a reason that is kept. */
 export function CoreCheck({ task, wantedC, measuredC, degrees, say }: Props) {
-  const [typed, setTyped] = useState("");
   const [reason, setReason] = useState("");
-  const value = readNumber(typed);
-  const isWrong = typed.trim() !== "" && !(value !== undefined && value >= LEAST_C && value <= MOST_C);
   const isReached = measuredC !== undefined && measuredC >= wantedC;
   return (
     <Box role="group" aria-label="Core" sx={{ display: "grid", gap: 1, mt: 1 }}>
@@ -38,26 +35,13 @@ export function CoreCheck({ task, wantedC, measuredC, degrees, say }: Props) {
       </Box>
       {!isReached && (
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "flex-start" }}>
-          <TextField
-            label="Core, °C"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-            error={isWrong}
-            helperText={isWrong ? `Core is ${typed}; expected ${LEAST_C} to ${MOST_C} °C` : undefined}
-            slotProps={{ htmlInput: { inputMode: "decimal" } }}
-            sx={{ width: isWrong ? 260 : 110 }}
-          />
-          <Button
+          <Reading
+            name="Core"
+            leastC={LEAST_C}
+            mostC={MOST_C}
             variant="contained"
-            sx={PRESS}
-            disabled={value === undefined || isWrong}
-            onClick={() => {
-              say({ kind: "measured", task, what: "core", value: value! });
-              setTyped("");
-            }}
-          >
-            Measured
-          </Button>
+            onRead={(value) => say({ kind: "measured", task, what: "core", value })}
+          />
           <TextField
             label="Without it: why"
             value={reason}

@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { stepIn, type Plan } from "@/core/plan/schema";
 import { takingsOf } from "@/core/plan/takes";
-import type { RunState } from "@/core/run/replay";
+import { isOpen, type RunState } from "@/core/run/replay";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import { dateText } from "../plan/plan-summary";
 import type { PlanShown } from "../plan/use-plan-display";
@@ -33,23 +33,19 @@ interface Row {
 /** The day in its order: on the screen to be ticked off, on paper a sheet for each cook and one for the wall. */
 export function DayList({ plan, state, rest, cooks, whose, shown, facts, say }: Props) {
   const planned = new Map(plan.solution.tasks.map(({ id, start }) => [id, start]));
-  const takings = takingsOf(rest);
-  const handsOf = new Map<string, string[]>();
-  for (const { id, name } of cooks)
-    for (const { task, resource } of takings)
-      if (resource === id && !handsOf.get(task)?.includes(name)) handsOf.set(task, [...(handsOf.get(task) ?? []), name]);
-  const rowsOf = (cook: string): Row[] =>
-    rest.solution.tasks
-      .filter(({ id }) => planned.has(id) && plan.tasks[id]?.what.code !== "wait")
-      .filter(({ id }) => cook === "" || takings.some(({ task, resource }) => task === id && resource === cook))
-      .map(({ id, start }) => ({
-        task: id,
-        planned: planned.get(id)!,
-        expected: state.tasks.get(id)?.start ?? start,
-        who: (handsOf.get(id) ?? []).join(", "),
-      }))
-      .sort((a, b) => a.expected - b.expected);
-  const sheets = [...cooks.map(({ id, name }) => ({ id, name })), { id: "", name: "The wall: everybody" }];
+  const handsOf = new Map<string, Set<string>>();
+  for (const { task, resource } of takingsOf(rest)) handsOf.set(task, (handsOf.get(task) ?? new Set()).add(resource));
+  const all = rest.solution.tasks
+    .filter(({ id }) => planned.has(id) && plan.tasks[id]?.what.code !== "wait")
+    .map(({ id, start }): Row => ({
+      task: id,
+      planned: planned.get(id)!,
+      expected: state.tasks.get(id)?.start ?? start,
+      who: cooks.flatMap((cook) => (handsOf.get(id)?.has(cook.id) ? cook.name : [])).join(", "),
+    }))
+    .sort((a, b) => a.expected - b.expected);
+  const rowsOf = (cook: string) => (cook === "" ? all : all.filter(({ task }) => handsOf.get(task)?.has(cook)));
+  const sheets = [...cooks, { id: "", name: "The wall: everybody" }];
   return (
     <Box>
       <Box className="no-print" sx={{ display: "flex", mb: 1 }}>
@@ -100,7 +96,7 @@ function List({
     <Box component="ol" aria-label="The day" sx={{ listStyle: "none", m: 0, p: 0 }}>
       {rows.map(({ task, planned, expected, who }) => {
         const status = state.tasks.get(task)?.status;
-        const isOver = status === "done" || status === "skipped";
+        const isOver = !isOpen(state.tasks.get(task));
         return (
           <Box
             component="li"

@@ -3,16 +3,16 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { isHeat, type Step } from "@/core/item/step";
+import { SHARES } from "@/core/run/events";
 import { COLOUR } from "../theme/tokens";
 import type { Say } from "./say";
 
-/** How far along it may look, of 1. */
-const SHARES = [
-  { share: 0.25, name: "a quarter" },
-  { share: 0.5, name: "half way" },
-  { share: 0.75, name: "three quarters" },
-  { share: 0.9, name: "nearly there" },
-] as const;
+const SHARE_TEXT: Readonly<Record<(typeof SHARES)[number], string>> = {
+  0.25: "a quarter",
+  0.5: "half way",
+  0.75: "three quarters",
+  0.9: "nearly there",
+};
 
 interface Props {
   readonly task: string;
@@ -61,7 +61,7 @@ export function HowItLooks({ task, step, say, mayEnd }: Props) {
       {isEarly && (
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center" }}>
           <Box>How far?</Box>
-          {SHARES.map(({ share, name }) => (
+          {SHARES.map((share) => (
             <Button
               key={share}
               variant="outlined"
@@ -71,7 +71,7 @@ export function HowItLooks({ task, step, say, mayEnd }: Props) {
                 setEarly(false);
               }}
             >
-              {name}
+              {SHARE_TEXT[share]}
             </Button>
           ))}
         </Box>

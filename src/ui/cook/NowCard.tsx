@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
+import { oilSetC } from "@/core/run/oil";
 import { Banner } from "../kit/Banner";
 import { COLOUR } from "../theme/tokens";
 import { CoreCheck } from "./CoreCheck";
@@ -29,7 +30,7 @@ interface Props {
 /** The one thing to do now: what, one press, how it looks when it is right, what can hurt, what it takes. */
 export function NowCard({ doing: { task, step, press, run }, title, heat, degrees, say, begin, weights, isSmall }: Props) {
   const needsCore = step?.coreC !== undefined && (run.coreC === undefined || run.coreC < step.coreC);
-  const oilC = press === "begin" || step?.kind === "fry" ? oilOf(step) : undefined;
+  const oilC = oilSetC(step);
   return (
     <Box
       component="article"
@@ -114,9 +115,6 @@ export function NowCard({ doing: { task, step, press, run }, title, heat, degree
     </Box>
   );
 }
-
-const oilOf = (step: Doing["step"]): number | undefined =>
-  step?.kind === "fry" ? step.equipment.find(({ settingC }) => settingC !== undefined)?.settingC : undefined;
 
 const Line = ({ name, children }: { name: string; children: ReactNode }) => (
   <Box sx={{ mt: 1, fontSize: "1.1rem" }}>

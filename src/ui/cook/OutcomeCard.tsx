@@ -3,6 +3,7 @@ import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import type { Outcome, Served, Unsafe } from "@/core/run/outcome";
 import type { Plan } from "@/core/plan/schema";
+import { targetName } from "@/core/plan/targets";
 import { lengthText } from "@/core/shared/clock";
 import { counted, listed } from "@/core/shared/words";
 import { Banner } from "../kit/Banner";
@@ -18,7 +19,7 @@ interface Props {
 /** What the day came to: what was served and when, hot or not, what was wasted, and what may not be safe. */
 export function OutcomeCard({ plan, outcome, task, clock, degrees }: Props) {
   const name = (item: string) => plan.day.items.find(({ id }) => id === item)?.name ?? item;
-  const target = (id: string) => plan.day.targets.find((one) => one.id === id)?.name ?? "Freezer";
+  const target = (id: string) => (id === "freezer" ? "Freezer" : targetName(plan, id));
   return (
     <Paper component="section" aria-label="What it came to" sx={{ p: 2.5, display: "grid", gap: 1.5 }}>
       <Typography variant="h2">{outcome.isOver ? "What it came to" : "What it came to so far"}</Typography>

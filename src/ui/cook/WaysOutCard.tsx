@@ -4,6 +4,7 @@ import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import { useEffect, useState } from "react";
 import type { Plan } from "@/core/plan/schema";
+import { targetName } from "@/core/plan/targets";
 import type { RunState } from "@/core/run/replay";
 import { totalLate, waysOut, type WayEffect, type WayOut } from "@/core/run/ways-out";
 import { lengthText } from "@/core/shared/clock";
@@ -45,7 +46,7 @@ export function WaysOutCard({ plan, state, minute, late, shown, say }: Props) {
     // Asked once, of what stands then.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [isAsked]);
-  const target = (id: string) => plan.day.targets.find((one) => one.id === id)?.name ?? id;
+  const target = (id: string) => targetName(plan, id);
   const ranked = [...effects].sort(
     (a, b) => totalLate(a.late) - totalLate(b.late) || Number(a.way.code === "later") - Number(b.way.code === "later"),
   );

@@ -1,6 +1,7 @@
 import { stepIn, type Plan } from "@/core/plan/schema";
 import type { Step } from "@/core/item/step";
-import { type RunState, type TaskRun } from "@/core/run/replay";
+import { peopleIn } from "@/core/run/helpers";
+import { isOpen, type RunState, type TaskRun } from "@/core/run/replay";
 import { clocksOf, cooksNow, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "@/core/run/run-text";
 import type { Replanned } from "@/core/schedule/replan/replan";
@@ -64,7 +65,7 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
     const isHandsOn = !step || step.attention === "hands-on";
     return { task, step, run, press: isHandsOn ? "done" : run.status === "running" ? "judge" : "begin" };
   };
-  const nameOf = (cook: string) => plan.day.cooks.find(({ id }) => id === cook)?.name ?? state.joined.get(cook)?.name ?? cook;
+  const names = new Map(peopleIn(plan, state).map(({ id, name }) => [id, name]));
   const starts = solution.tasks.filter(
     ({ id, start }) => state.tasks.get(id)?.status === "waiting" && plan.tasks[id]?.step && start > now,
   );
@@ -78,7 +79,7 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
   return {
     columns: cooksNow(plan, state, rest ?? plan, now).map((one) => ({
       cook: one.cook,
-      name: nameOf(one.cook),
+      name: names.get(one.cook) ?? one.cook,
       isAway: one.isAway,
       now: one.now
         .filter((task) => plan.tasks[task]?.what.code !== "wait")
@@ -95,6 +96,6 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
     late: (slip?.late ?? []).filter(({ target, minutes }) => minutes > (state.agreed.get(target) ?? 0)),
     nextMinute: upcoming.length > 0 ? Math.min(...upcoming) : undefined,
     sentence: slip && slipSentence(plan, slip, shown.task, shown.clock),
-    isOver: [...state.tasks].every(([id, { status }]) => status === "done" || status === "skipped" || !plan.tasks[id]?.step),
+    isOver: [...state.tasks].every(([id, run]) => !isOpen(run) || !plan.tasks[id]?.step),
   };
 }

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import { lengthText } from "@/core/shared/clock";
 import type { Plan, Target } from "@/core/plan/schema";
+import { isFreezerDeadline } from "@/core/plan/targets";
 import { dayNumber, dayText } from "../plan/plan-summary";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
@@ -96,7 +97,7 @@ export function Axis({
             sx={{
               position: "absolute",
               transform: "translateX(-100%)",
-              background: target.id.startsWith("freezer") ? COLOUR.tide : COLOUR.ember,
+              background: isFreezerDeadline(target.id) ? COLOUR.tide : COLOUR.ember,
               color: "#fff",
               px: 0.75,
               borderRadius: "2px 0 0 2px",
@@ -191,7 +192,7 @@ export function TargetLines({
             top: 0,
             bottom: 0,
             width: "2px",
-            background: target.id.startsWith("freezer") ? COLOUR.tide : COLOUR.ember,
+            background: isFreezerDeadline(target.id) ? COLOUR.tide : COLOUR.ember,
           }}
         />
       ))}

@@ -12,7 +12,7 @@ import type { Stage } from "@/core/item/making/drawing/stage";
 import { coldFor } from "@/core/item/cold-dough";
 import type { Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
-import { roomAt } from "@/core/kitchen/room";
+import { roomAt, USUAL_ROOM_C } from "@/core/kitchen/room";
 import type { Kitchen } from "@/core/kitchen/schema";
 import { outOfCold } from "@/core/plan/out-of-cold";
 import { resourceText } from "@/core/plan/reason-text";
@@ -49,7 +49,6 @@ interface Props {
 const LONG_REST_MIN = 20;
 /** Reasons shown one by one; of a longer chain the last one too. */
 const WHY_SHOWN = 5;
-const USUAL_ROOM_C = 21;
 /** Where a step's length comes from, for the cook. */
 const SOURCE_TEXT: Readonly<Record<DurationSource, string>> = {
   recipe: "the recipe",

@@ -24,7 +24,7 @@ function cooked(plan: typeof big, seed: number, faults: readonly Fault[]) {
   while (now !== undefined && now < most) {
     const rest = restOfDay(plan, state, now);
     broken.push(...verify(rest.problem, rest.solution).map(({ text }) => `${now}: ${text}`));
-    const arranged = arrangementOf(plan, state, rest, now);
+    const arranged = arrangementOf(plan, state, rest);
     const said: Telling[] = [...(arranged ? [arranged] : []), ...pressesAt(plan, state, rest, now, kitchen)];
     const at = Date.parse(momentOf(plan, now));
     events.push(

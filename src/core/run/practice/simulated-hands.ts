@@ -1,16 +1,15 @@
 import { stepIn, type Plan } from "../../plan/schema";
 import type { Replanned } from "../../schedule/replan/replan";
-import type { Telling } from "../events";
-import type { RunState } from "../replay";
+import { SHARES, type Telling } from "../events";
+import { peopleIn } from "../helpers";
+import { OIL_OFF_C } from "../oil";
+import { isOpen, type RunState } from "../replay";
 import { clocksOf } from "../stand";
 import type { KitchenDevices } from "./kitchen-devices";
 import { devicesOf, type SimulatedKitchen } from "./simulated-kitchen";
 
-/** Oil may be short of its figure by so much, °C, and is waited for so long, min. */
-const OIL_SHORT_C = 10;
+/** Oil that is too cold is waited for so long, min. */
 const OIL_WAIT_MIN = 3;
-/** How far along a rise may be said to be. */
-const STATES = [0.25, 0.5, 0.75, 0.9] as const;
 
 /** Tasks with a step or hands that have to be over before a task begins: waits are nobody's to end. */
 function beforeOf(plan: Plan): ReadonlyMap<string, readonly string[]> {
@@ -34,14 +33,14 @@ export function pressesAt(
   kitchen: SimulatedKitchen,
 ): Telling[] {
   const said: Telling[] = [];
-  const people = new Set([...plan.day.cooks.map(({ id }) => id), ...state.joined.keys()]);
+  const people = new Set(peopleIn(plan, state).map(({ id }) => id));
   const { leaves, burns } = kitchen;
   const devices = devicesOf(kitchen, state);
   if (leaves && now >= leaves.minute && !state.away.has(leaves.cook))
     said.push({ kind: "changed", who: leaves.cook, isThere: false });
   const clocks = new Map(clocksOf(plan, state).map((clock) => [clock.task, clock]));
   const before = beforeOf(plan);
-  const isOver = (id: string) => ["done", "skipped"].includes(state.tasks.get(id)?.status ?? "done");
+  const isOver = (id: string) => !isOpen(state.tasks.get(id));
   for (const { id, start, end, taken } of rest.solution.tasks) {
     const stand = state.tasks.get(id);
     if (!stand || isOver(id) || plan.tasks[id]?.what.code === "wait") continue;
@@ -51,7 +50,7 @@ export function pressesAt(
       if (start > now || !(before.get(id) ?? []).every(isOver)) continue;
       const set = kitchen.oilSetC(id);
       const oil = devices.oilC(id, now);
-      if (set !== undefined && oil !== undefined && oil < set - OIL_SHORT_C) {
+      if (set !== undefined && oil !== undefined && oil < set - OIL_OFF_C) {
         said.push(
           { ...cook, kind: "measured", task: id, what: "oil", value: oil },
           { ...cook, kind: "late", task: id, minutes: OIL_WAIT_MIN },
@@ -84,7 +83,7 @@ function looked(
 ): Telling[] {
   const share = (now - since) / kitchen.readyAfter(task);
   if (share < 1) {
-    const nearest = STATES.filter((one) => one <= share).at(-1) ?? STATES[0];
+    const nearest = SHARES.filter((one) => one <= share).at(-1) ?? SHARES[0];
     return [{ kind: "checked", task, seen: "early", share: nearest }];
   }
   const core = stepIn(plan, task)?.coreC === undefined ? undefined : devices.coreC(task, now);

@@ -1,7 +1,8 @@
 import { isHeat, type Step } from "../../item/step";
-import { roomAt } from "../../kitchen/room";
+import { roomAt, USUAL_ROOM } from "../../kitchen/room";
 import { stepIn, type Plan } from "../../plan/schema";
 import { seeded } from "../../shared/chance";
+import { oilSetC } from "../oil";
 import { plannedMinutes, type RunState } from "../replay";
 import type { KitchenDevices } from "./kitchen-devices";
 
@@ -21,7 +22,6 @@ const MOST_C = 99;
 const OVER_C = 1.5;
 /** Oil that is cold at first is short by so much, °C, and comes back with this time constant, min. */
 const COLD_OIL = { shortC: 35, tauMin: 6 } as const;
-const USUAL_ROOM = [{ from: "00:00", to: "24:00", c: 21 }];
 
 /** A kitchen that is not there: when what runs by itself is truly ready, and what its instruments read. The same for one seed. */
 export interface SimulatedKitchen extends Pick<KitchenDevices, "roomC"> {
@@ -39,12 +39,7 @@ export interface SimulatedKitchen extends Pick<KitchenDevices, "roomC"> {
   readonly oilAfter: (task: string, from: number | undefined, minutes: number) => number | undefined;
 }
 
-const settingOf = (step: Step | undefined): number | undefined =>
-  step?.kind === "fry" ? step.equipment.find(({ settingC }) => settingC !== undefined)?.settingC : undefined;
-
-/**
- * A kitchen for a plan, with what goes wrong in it.
- */
+/** A kitchen for a plan, with what goes wrong in it. */
 export function simulatedKitchen(plan: Plan, seed: number, faults: readonly Fault[]): SimulatedKitchen {
   const chance = seeded(seed);
   const own = plan.solution.tasks.filter(({ id }) => plan.tasks[id]?.step).sort((a, b) => a.start - b.start);
@@ -84,9 +79,9 @@ export function simulatedKitchen(plan: Plan, seed: number, faults: readonly Faul
       const tau = readyAfter(task) / Math.log((MOST_C - FROM_C) / (MOST_C - wanted));
       return Math.round((MOST_C - (MOST_C - FROM_C) * Math.exp(-minutes / tau)) * 10) / 10;
     },
-    oilSetC: (task) => settingOf(stepIn(plan, task)),
+    oilSetC: (task) => oilSetC(stepIn(plan, task)),
     oilAfter: (task, from, minutes) => {
-      const set = settingOf(stepIn(plan, task));
+      const set = oilSetC(stepIn(plan, task));
       if (set === undefined) return undefined;
       const begins = from ?? (has("cold-oil") ? set - COLD_OIL.shortC : set);
       return Math.round(set - (set - begins) * Math.exp(-minutes / COLD_OIL.tauMin));

@@ -1,74 +1,8 @@
 import type { Guess } from "../construct/schedule";
-import { changeover } from "../model";
-import { candidatesOf, takenIn, type Chamber, type Problem, type Task, type Use } from "../problem";
+import { candidatesOf, takenIn, type Problem, type Task, type Use } from "../problem";
 import type { ExecutionState } from "./execution-state";
+import { busyUntil, type Room, type Span } from "./free-room";
 import { gapsIn, hoursOf } from "./hours";
-
-interface Span {
-  readonly from: number;
-  /** Moved where something waits until what comes next begins. */
-  to: number;
-  readonly amount: number;
-  readonly setting: number | undefined;
-  readonly sealed: number;
-  readonly rank: number;
-}
-
-interface Room {
-  readonly units: number;
-  readonly chamber: Chamber | undefined;
-  readonly gaps: readonly (readonly [number, number])[];
-  readonly spans: Span[];
-}
-
-/** What wants room: so much, at a setting of a chamber, with a seal and a rank. */
-interface Want {
-  readonly amount: number;
-  readonly setting: number | undefined;
-  readonly sealed: number;
-  readonly rank: number;
-}
-
-/** Until when a resource has no room in [from, to); undefined where it has. */
-function busyUntil({ units, chamber, gaps, spans }: Room, from: number, to: number, want: Want): number | undefined {
-  if (to <= from) return undefined;
-  const gap = gaps.find(([a, b]) => a < to && from < b);
-  if (gap) return gap[1];
-  if (chamber) {
-    const until = shutUntil(chamber, spans, from, to, want);
-    if (until !== undefined) return until;
-  }
-  const over = spans.filter((span) => span.from < to && from < span.to);
-  // Most that is taken at once is taken where something begins.
-  for (const at of [from, ...over.map((span) => span.from).filter((minute) => minute > from)]) {
-    const there = over.filter((span) => span.from <= at && at < span.to);
-    if (there.reduce((sum, span) => sum + span.amount, 0) + want.amount > units) return Math.min(...there.map((span) => span.to));
-  }
-  return undefined;
-}
-
-/** Until when a chamber is at another setting, on its way to one, recovering, shut, or waits for a higher rank. */
-function shutUntil(
-  chamber: Chamber,
-  spans: readonly Span[],
-  from: number,
-  to: number,
-  { setting = 0, sealed, rank }: Want,
-): number | undefined {
-  for (const span of spans) {
-    const other = span.setting ?? 0;
-    const isTogether =
-      other === setting && (chamber.recovery > 0 || sealed > 0 || span.sealed > 0 ? span.from === from && span.to === to : true);
-    const after = Math.max(chamber.recovery, changeover(chamber, other, setting));
-    const before = Math.max(chamber.recovery, changeover(chamber, setting, other));
-    if (!isTogether && from < span.to + after && span.from < to + before) return span.to + after;
-    if (isTogether && other === setting && from < span.to && span.from < to) continue;
-    // Loads of one setting that follow each other leave it time to come back.
-    if (isTogether && from >= span.to && from < span.to + chamber.recovery) return span.to + chamber.recovery;
-    if (chamber.ranked && span.rank < rank && from < span.from) return span.from;
-  }
-  return undefined;
-}
 
 const lengthOf = ({ duration }: Task, choices: readonly number[], was: number): number =>
   typeof duration === "number"
@@ -83,16 +17,38 @@ const MOST_CHAIN_TRIES = 40;
 /** Rounds in which what would wait too long is put off. */
 const MOST_PASSES = 12;
 
-function followersOf(rest: Problem, index: ReadonlyMap<string, number>): readonly (readonly { task: number; max: number }[])[] {
+/** What of a day does not change from one round to the next. */
+interface Day {
+  readonly rest: Problem;
+  readonly was: Guess;
+  readonly now: number;
+  readonly index: ReadonlyMap<string, number>;
+  readonly begun: ReadonlySet<string>;
+  /** What has to be placed, in the order in which it stood. */
+  readonly waiting: readonly number[];
+  /** What begins at once, or nearly, after a task. */
+  readonly followers: readonly (readonly { task: number; max: number }[])[];
+  /** What waits until another begins, and for whom: it holds what it has until then. */
+  readonly waitsFor: ReadonlyMap<number, number>;
+}
+
+function dayOf(rest: Problem, was: Guess, { now, running, done }: ExecutionState): Day {
+  const index = new Map(rest.tasks.map(({ id }, i) => [id, i]));
+  const begun = new Set([...running, ...done].map(({ id }) => id));
+  const isNothing = ({ duration, uses }: Task) => duration === 0 && uses.length === 0;
   const followers: { task: number; max: number }[][] = rest.tasks.map(() => []);
+  const waitsFor = new Map<number, number>();
   rest.tasks.forEach((task, i) => {
     for (const { task: before, max } of task.after) {
       const b = index.get(before);
-      if (b !== undefined && max !== undefined && max <= AT_ONCE && (task.duration !== 0 || task.uses.length > 0))
-        followers[b].push({ task: i, max });
+      if (b === undefined || max === undefined) continue;
+      if (max <= AT_ONCE && !isNothing(task)) followers[b].push({ task: i, max });
+      if (max === 0 && Array.isArray(rest.tasks[b].duration)) waitsFor.set(b, i);
     }
   });
-  return followers;
+  const waiting = rest.tasks.flatMap((task, i) => (begun.has(task.id) || isNothing(task) ? [] : [i]));
+  waiting.sort((a, b) => was.starts[a] - was.starts[b] || was.ends[a] - was.ends[b] || a - b);
+  return { rest, was, now, index, begun, waiting, followers, waitsFor };
 }
 
 /** Rounds of looking for a place before a task is laid where it comes to lie. */
@@ -104,10 +60,10 @@ const MOST_TRIES = 200;
  * are. Keeps no deadline, and longest waits as far as it can: what it gives is an order that can be kept.
  */
 export function lineUp(rest: Problem, was: Guess, soFar: ExecutionState): Guess {
-  const index = new Map(rest.tasks.map(({ id }, i) => [id, i]));
-  const begun = new Set([...soFar.running, ...soFar.done].map(({ id }) => id));
+  const day = dayOf(rest, was, soFar);
+  const { index, begun } = day;
   const notBefore = new Int32Array(rest.tasks.length);
-  let line = linedUp(rest, was, soFar, index, begun, notBefore);
+  let line = linedUp(day, notBefore);
   for (let pass = 0; pass < MOST_PASSES; pass++) {
     // What would wait too long, or rest too long, begins later itself, and with it what it has to follow at once.
     let isRight = true;
@@ -129,19 +85,12 @@ export function lineUp(rest: Problem, was: Guess, soFar: ExecutionState): Guess 
       }
     });
     if (isRight) break;
-    line = linedUp(rest, was, soFar, index, begun, notBefore);
+    line = linedUp(day, notBefore);
   }
   return line;
 }
 
-function linedUp(
-  rest: Problem,
-  was: Guess,
-  { now }: ExecutionState,
-  index: ReadonlyMap<string, number>,
-  begun: ReadonlySet<string>,
-  notBefore: Int32Array,
-): Guess {
+function linedUp({ rest, was, now, index, begun, waiting, followers, waitsFor }: Day, notBefore: Int32Array): Guess {
   const rooms = new Map(
     rest.resources.map((one): [string, Room] => {
       const hours = hoursOf(one);
@@ -159,14 +108,6 @@ function linedUp(
   const starts = was.starts.slice();
   const ends = was.ends.slice();
   const choices = was.choices.map((list) => list.slice());
-  // What waits until another begins holds what it has until then.
-  const waitsFor = new Map<number, number>();
-  rest.tasks.forEach((task, i) => {
-    for (const { task: before, max } of task.after) {
-      const b = index.get(before);
-      if (b !== undefined && max === 0 && Array.isArray(rest.tasks[b].duration)) waitsFor.set(b, i);
-    }
-  });
   const open = new Map<number, Span[]>();
   const take = (i: number, fixed: boolean) => {
     const task = rest.tasks[i];
@@ -191,11 +132,6 @@ function linedUp(
   rest.tasks.forEach((task, i) => {
     if (begun.has(task.id)) take(i, true);
   });
-  const waiting = rest.tasks.flatMap((task, i) =>
-    begun.has(task.id) || (task.duration === 0 && task.uses.length === 0) ? [] : [i],
-  );
-  waiting.sort((a, b) => was.starts[a] - was.starts[b] || was.ends[a] - was.ends[b] || a - b);
-
   /** The hands and things of a task at a minute, or the minute from which it is to be tried again. */
   const fitAt = (task: Task, start: number, length: number, own: readonly number[]): readonly number[] | number => {
     const chosen: number[] = [];
@@ -208,7 +144,7 @@ function linedUp(
       const found = order.find((choice) => {
         const [from, to] = takenIn(use, choice, start, start + length);
         const also = alsoTaken(task.uses, chosen, all[choice], from, to, start, length);
-        const until = busyUntil(rooms.get(all[choice])!, from, to, { ...use, setting: use.setting, amount: use.amount + also });
+        const until = busyUntil(rooms.get(all[choice])!, from, to, { ...use, amount: use.amount + also });
         if (until === undefined) return true;
         earliest = Math.min(earliest, start + Math.max(1, until - from));
         return false;
@@ -229,7 +165,6 @@ function linedUp(
       },
       Math.max(now, notBefore[i], rest.tasks[i].earliest ?? 0),
     );
-  const followers = followersOf(rest, index);
 
   /** The first place at or after a minute; laid there even if it is not free where no place is found. */
   const place = (i: number, from: number): void => {
@@ -272,6 +207,7 @@ function linedUp(
 
   /** Places a task and what has to follow it at once: where that does not fit, all of it begins later. */
   const placeChain = (first: number, from: number): void => {
+    if (followers[first].length === 0) return place(first, from);
     for (let tries = 0; ; tries++) {
       const before = memory();
       place(first, from);

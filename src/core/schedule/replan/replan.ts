@@ -49,6 +49,9 @@ const harmOf = ({ late, beyond, broken, unattended }: Replanned): number =>
   HARM.broken * broken.length +
   HARM.unattended * unattended.length;
 
+/** Whether a re-plan is late, or asks people to stay longer. */
+const asksForMore = ({ late, beyond }: Replanned): boolean => late.length > 0 || beyond.length > 0;
+
 export interface ReplanOptions extends Omit<SolveOptions, "better"> {
   /** Told of the first answer and of each better one. */
   readonly better?: (answer: Replanned) => void;
@@ -59,9 +62,10 @@ export interface ReplanOptions extends Omit<SolveOptions, "better"> {
 }
 
 /**
- * A plan for the rest of the day that changes no more than it needs. First the old order at new times, with as much
- * giving way as must (`rungsOf`); that answer is told at once. Then as little as possible may give way: what still holds
- * is kept and the rest placed anew. At last the usual improvement, as long as the limits allow.
+ * A plan for the rest of the day that changes no more than it needs. First the old order at new times, or all lined up
+ * anew (`lineUp`) where that asks less of people, with as much giving way as must (`rungsOf`); that answer is told at once.
+ * Then as little as possible may give way: what still holds is kept and the rest placed anew. At last the usual
+ * improvement, as long as the limits allow.
  */
 export function replan(problem: Problem, old: Solution, soFar: ExecutionState, options: ReplanOptions): Replanned {
   const strict = restOf(problem, old, soFar);
@@ -84,42 +88,37 @@ export function replan(problem: Problem, old: Solution, soFar: ExecutionState, o
   // The order as it was; where that asks for anything, it is compared with all lined up behind what is over and under way.
   const plain = keeping(was, was);
   const line = plain?.way === 0 ? undefined : lineUp(strict, was, soFar);
-  const ways = [plain, line && keeping({ ...was, choices: line.choices }, line)].flatMap((one) => {
+  const held = [plain, line && keeping({ ...was, choices: line.choices }, line)].flatMap((one) => {
     if (!one) return [];
     made[one.way] = one.solver;
-    return [{ ...one, harm: harmOf(answer(one.way)) }];
+    return [{ ...one, answer: answer(one.way) }];
   });
-  const best = ways.reduce<(typeof ways)[number] | undefined>(
-    (least, one) => (least && least.harm <= one.harm ? least : one),
-    undefined,
-  );
-  if (best) made[best.way] = best.solver;
-  const kept = best?.way ?? rungs.length;
+  const [one, other] = held;
+  const kept = other && harmOf(other.answer) < harmOf(one.answer) ? other : held.at(0);
+  if (kept) made[kept.way] = kept.solver;
   const mended = () => rungs.findIndex((_, way) => solverOf(way).mend(was, budget(FIRST_SHARE), QUICK_REPAIRS));
-  const quick = kept < rungs.length ? kept : mended();
-  const first = quick >= 0 ? answer(quick) : undefined;
+  const quick = kept?.way ?? mended();
+  const first = kept?.answer ?? (quick >= 0 ? answer(quick) : undefined);
   if (first) better?.(first);
-  const isKept = kept < rungs.length;
-  if (first && isKept && (onlyKeep || (onlyWhereWorse && first.late.length === 0 && first.beyond.length === 0))) return first;
+  if (kept && (onlyKeep || (onlyWhereWorse && !asksForMore(kept.answer)))) return kept.answer;
   const guesses = quick >= 0 ? [solverOf(quick).best!, was] : [was];
   for (let way = 0; way < rungs.length; way++) {
     const solver = solverOf(way);
     if (!solver.best) {
       const share = budget(FIRST_SHARE);
       // Where the order holds, only little is tried to ask less of anybody.
-      if (!guesses.some((guess) => solver.mend(guess, share, isKept ? QUICK_REPAIRS : undefined))) {
-        if (isKept || solver.findFirst(share) !== "found") continue;
+      if (!guesses.some((guess) => solver.mend(guess, share, kept && QUICK_REPAIRS))) {
+        if (kept || solver.findFirst(share) !== "found") continue;
       }
     }
     // Less gives way, and it may still be worse: what asks no more of anybody and is hours late is no better than what is not.
-    const chosen = quick > way && harmOf(answer(quick)) < harmOf(answer(way)) ? quick : way;
-    if (chosen !== quick) better?.(answer(chosen));
+    const chosen = first && quick > way && harmOf(first) < harmOf(answer(way)) ? quick : way;
     const found = answer(chosen);
-    if (!onlyWhereWorse || found.late.length > 0 || found.beyond.length > 0)
-      solverOf(chosen).improve(budget(1), () => better?.(answer(chosen)));
+    if (chosen !== quick) better?.(found);
+    if (!onlyWhereWorse || asksForMore(found)) solverOf(chosen).improve(budget(1), () => better?.(answer(chosen)));
     const last = answer(chosen);
     // People who know what comes next are not sent another way for little.
-    return onlyWhereWorse && first && isKept && harmOf(first) - harmOf(last) < LEAST_GAIN ? first : last;
+    return onlyWhereWorse && kept && harmOf(kept.answer) - harmOf(last) < LEAST_GAIN ? kept.answer : last;
   }
   return answer(0);
 }
