@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { PlacedSchema } from "../schedule/solution";
+import { GATE_KINDS } from "../item/gates/gates";
 import { line } from "../shared/fields";
 
 const name = z.string().trim().min(1, { error: "a name" }).max(120);
@@ -34,6 +35,21 @@ export const MEASURED = {
 
 /** The fastest that a practice goes. */
 export const MOST_RATE = 1200;
+
+/** What is weighed or counted on the day, of one item: water that went into the dough, pieces that were made, dough and filling left over. */
+export const AMOUNTS = { water: "g", pieces: "pieces", "dough-left": "g", "filling-left": "g" } as const;
+export type AmountKind = keyof typeof AMOUNTS;
+
+/** Where a lot, a rise or pieces may wait: cold, knocked back to rise once more, or hot until the rest is there. */
+export const PLACES = ["fridge", "knocked-back", "warm"] as const;
+export type Place = (typeof PLACES)[number];
+
+/** What was seen at a gate. */
+const SeenSchema = z.discriminatedUnion("kind", [
+  z.object({ kind: z.enum(["yes", "no"]) }),
+  z.object({ kind: z.literal("measured"), value: z.number({ error: "a number from -40 to 320" }).min(-40).max(320) }),
+  z.object({ kind: z.literal("ticked"), count: z.int().min(0).max(1000), which: z.array(line).max(200).optional() }),
+]);
 
 /** Something that happened on the day. Never changed: what was wrong is undone by another event. */
 export const EventSchema = z.discriminatedUnion("kind", [
@@ -83,6 +99,36 @@ export const EventSchema = z.discriminatedUnion("kind", [
       .max(MOST_RATE),
     wall: z.iso.datetime({ error: "a moment in UTC, such as 2026-12-05T17:04:00Z" }),
   }),
+  /** What was seen at a gate before a step; `note`: why work went on all the same. */
+  z.object({ ...common, kind: z.literal("answered"), task, gate: z.enum(GATE_KINDS), seen: SeenSchema, note: line.optional() }),
+  /** So much of the lot of a heat that is still to come goes back into the fridge, or comes out of it again. */
+  z.object({
+    ...common,
+    kind: z.literal("cooled"),
+    task,
+    share: z.number({ error: "a share from 0.05 to 1" }).min(0.05).max(1),
+    isOut: z.boolean().optional(),
+  }),
+  /** What is ready too early waits: a rise in the fridge or knocked back, or cooked pieces kept hot. */
+  z.object({ ...common, kind: z.literal("held"), task, place: z.enum(PLACES) }),
+  /** One piece goes into the heat first, before the load that it is of. */
+  z.object({ ...common, kind: z.literal("piloted"), task }),
+  /** Loads of a step take so many minutes, as its first piece showed. */
+  z.object({ ...common, kind: z.literal("retimed"), task, minutes: minutes(1, 600), note: line.optional() }),
+  /** An oven, a steamer or the oil is set: its heat is on. */
+  z.object({ ...common, kind: z.literal("set"), what: name, value: z.number({ error: "°C from 0 to 320" }).min(0).max(320) }),
+  /** From here two trays at once go into an oven that had one. */
+  z.object({ ...common, kind: z.literal("doubled"), what: name }),
+  /** Weighed or counted, of an item. */
+  z.object({
+    ...common,
+    kind: z.literal("amount"),
+    item: name,
+    what: z.enum(Object.keys(AMOUNTS) as [AmountKind, ...AmountKind[]]),
+    value: z.number({ error: "a number from 0 to 100,000" }).min(0).max(100_000),
+  }),
+  /** A fault that was seen: its id in the item. */
+  z.object({ ...common, kind: z.literal("fault"), item: name, fault: name }),
   z.object({ ...common, kind: z.literal("note"), task: task.optional(), text: z.string().trim().min(1).max(2000) }),
   z.object({ ...common, kind: z.literal("undone"), event: name }),
 ]);

@@ -1,5 +1,4 @@
-import { demoInput, expectRequest } from "@tests/demo";
-import { makePlan } from "../plan/pipeline";
+import { demoPlan } from "@tests/cooked-day";
 import { verify } from "../schedule/verify";
 import { momentOf } from "./clock";
 import type { RunEvent, Telling } from "./events";
@@ -8,7 +7,7 @@ import { replay } from "./replay";
 import { restOfDay } from "./rest-of-day";
 import { effectOf, LENT, totalLate, waysOut } from "./ways-out";
 
-const plan = makePlan(expectRequest({ ...demoInput("launch-night"), solve: { seed: 1, iterations: 0 } }), { now: () => 0 });
+const plan = demoPlan("launch-night");
 const start = Math.min(...plan.solution.tasks.map((one) => one.start));
 const now = start + 5;
 const told = (all: readonly Telling[]): RunEvent[] =>
@@ -44,7 +43,7 @@ test("ways out of being late are tried with what they change; what is agreed is 
   const events = told([late]);
   const state = replay(plan, events);
   const target = plan.day.targets[0];
-  const ways = waysOut(plan, state, [{ target: target.id, minutes: 40 }]);
+  const ways = waysOut(plan, state, { late: [{ target: target.id, minutes: 40 }], broken: [] });
   expect(ways.map(({ code }) => code)).toEqual(expect.arrayContaining(["freezer", "hands", "later"]));
   const frozen = ways.find(({ code }) => code === "freezer")!;
   const effect = effectOf(plan, events, frozen, now);

@@ -3,7 +3,7 @@ import { stepIn, type Plan } from "../plan/schema";
 import { isFreezerDeadline, targetsIn } from "../plan/targets";
 import type { Placed } from "../schedule/solution";
 import { isOpen, type RunState } from "./replay";
-import { asItWent, coldIn } from "./stand";
+import { asItWent, coldIn, pausedMin } from "./stand";
 
 /** What became of the pieces of one item for one wave, or for the freezer. */
 export interface Served {
@@ -118,6 +118,8 @@ function unsafeIn(plan: Plan, state: RunState, went: Placed[], id: string): Unsa
   if (run.coreC === undefined || run.coreC < step.coreC)
     found.push({ code: "core", task: id, coreC: run.coreC, wantedC: step.coreC, reason: run.reason });
   const cold = coldIn(plan, went, id);
-  if (cold && !cold.isWithin) found.push({ code: "out-of-cold", task: id, usedMin: cold.usedMin, limitMin: cold.limitMin });
+  const usedMin = (cold?.usedMin ?? 0) - pausedMin(state, id, run.start!);
+  if (cold && !cold.isWithin && usedMin > cold.limitMin)
+    found.push({ code: "out-of-cold", task: id, usedMin, limitMin: cold.limitMin });
   return found;
 }

@@ -3,7 +3,9 @@ import { isHeat } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";
 import type { Placed } from "../schedule/solution";
 import { minuteReader } from "./clock";
-import { countedEvents, type Counted, type RunEvent } from "./events";
+import type { Seen } from "../item/gates/answer";
+import type { Gate } from "../item/gates/gates";
+import { countedEvents, type AmountKind, type Counted, type Place, type RunEvent } from "./events";
 
 export type Status = "waiting" | "running" | "done" | "skipped";
 
@@ -31,7 +33,30 @@ export interface TaskRun {
   readonly gone?: "lost" | "frozen";
   /** It begins no sooner, min. */
   readonly notBefore?: number;
+  /** It takes so many minutes, as a first piece showed. */
+  readonly minutes?: number;
+  /** When one piece went into the heat before the others. */
+  readonly pilotSince?: number;
+  /** Where it waits, being ready too early, and since when. */
+  readonly held?: { readonly place: Place; readonly since: number };
 }
+
+/** A part of a lot that went back into the fridge, or came out of it. */
+export interface Cooled {
+  readonly minute: number;
+  readonly share: number;
+  readonly isOut: boolean;
+}
+
+/** What was seen at a gate, and why work went on where it was shut. */
+export interface Answered {
+  readonly seen: Seen & { readonly which?: readonly string[] | undefined };
+  readonly note?: string;
+  readonly minute: number;
+}
+
+/** A gate of a task, as answers are kept by. */
+export const gateKey = (task: string, gate: Gate["kind"]): string => `${task} ${gate}`;
 
 /** What does not fit: an event that says something of nothing, or a core that is short. */
 export type Oddity =
@@ -63,6 +88,17 @@ export interface RunState {
   readonly agreed: ReadonlyMap<string, number>;
   /** How the clock of a practice goes: from a minute, and the moment on the wall at it. */
   readonly pace?: { readonly at: string; readonly wall: string; readonly rate: number };
+  /** What was seen at gates, by `gateKey`. */
+  readonly answers: ReadonlyMap<string, Answered>;
+  /** Parts of lots in and out of the fridge, by the heat that they wait for. */
+  readonly cooled: ReadonlyMap<string, readonly Cooled[]>;
+  /** What heats are set to, by their resource, and since when. */
+  readonly set: ReadonlyMap<string, { readonly c: number; readonly minute: number }>;
+  /** Ovens that take two trays at once from here. */
+  readonly doubled: ReadonlySet<string>;
+  /** What was weighed and counted, by item: the last of each. */
+  readonly amounts: ReadonlyMap<string, Partial<Readonly<Record<AmountKind, number>>>>;
+  readonly faults: readonly { readonly item: string; readonly fault: string; readonly minute: number }[];
   readonly odd: readonly Oddity[];
   readonly notes: readonly { readonly minute: number; readonly task?: string; readonly text: string }[];
   /** The events as they count: what all the rest follows from. */
@@ -73,6 +109,8 @@ export interface RunState {
 
 /** What waits for its cue is looked at again so soon, min: a rise, and what is in the heat. */
 const LOOK_AGAIN = { rest: 10, heat: 3 } as const;
+/** Knocked back, a dough is ready again in so much of the time of its first rise. */
+const SECOND_RISE = 0.5;
 /** The thermometer's own error, °C. */
 const SAME_C = 0.5;
 
@@ -102,15 +140,16 @@ export function replay(plan: Plan, all: readonly RunEvent[]): RunState {
 }
 
 /** What has no say in how the rest of a day goes. */
-const CHANGES_NOTHING: ReadonlySet<RunEvent["kind"]> = new Set(["paced", "note", "undone", "agreed"]);
+const CHANGES_NOTHING: ReadonlySet<RunEvent["kind"]> = new Set([
+  ...(["paced", "note", "undone", "agreed", "answered", "cooled"] as const),
+  ...(["set", "amount", "fault"] as const),
+]);
 
 /** What happens to a task. */
-type OfTask = Extract<
-  RunEvent,
-  { kind: "started" | "done" | "extended" | "late" | "checked" | "measured" | "skipped" | "lost" | "frozen" }
-> & {
+type OfTask = Extract<RunEvent, { task?: string | undefined }> & {
   task: string;
 };
+type OfTaskKind = Exclude<OfTask, { kind: "note" | "answered" | "cooled" }>;
 
 class Replay {
   private readonly tasks = new Map<string, TaskRun>();
@@ -124,6 +163,12 @@ class Replay {
   private arranged: readonly Placed[] | undefined;
   private isArranged = false;
   private pace: RunState["pace"];
+  private readonly answers = new Map<string, Answered>();
+  private readonly cooled = new Map<string, readonly Cooled[]>();
+  private readonly settings = new Map<string, { c: number; minute: number }>();
+  private readonly doubled = new Set<string>();
+  private readonly amounts = new Map<string, Partial<Record<AmountKind, number>>>();
+  private readonly faults: { item: string; fault: string; minute: number }[] = [];
   private readonly planned: ReadonlyMap<string, number>;
   private readonly before: ReadonlyMap<string, readonly string[]>;
 
@@ -150,6 +195,12 @@ class Replay {
       agreed: this.agreed,
       ...(this.roomC !== undefined && { roomC: this.roomC }),
       ...(this.oil && { oil: this.oil }),
+      answers: this.answers,
+      cooled: this.cooled,
+      set: this.settings,
+      doubled: this.doubled,
+      amounts: this.amounts,
+      faults: this.faults,
       isArranged: this.isArranged,
       ...(this.arranged && { arranged: this.arranged }),
       ...(this.pace && { pace: this.pace }),
@@ -177,6 +228,24 @@ class Replay {
       case "paced":
         this.pace = { at: event.at, wall: event.wall, rate: event.rate };
         return;
+      case "answered":
+        return void this.answers.set(gateKey(event.task, event.gate), {
+          seen: event.seen,
+          ...(event.note !== undefined && { note: event.note }),
+          minute,
+        });
+      case "cooled": {
+        const { task, share, isOut = false } = event;
+        return void this.cooled.set(task, [...(this.cooled.get(task) ?? []), { minute, share, isOut }]);
+      }
+      case "set":
+        return void this.settings.set(event.what, { c: event.value, minute });
+      case "doubled":
+        return void this.doubled.add(event.what);
+      case "amount":
+        return void this.amounts.set(event.item, { ...this.amounts.get(event.item), [event.what]: event.value });
+      case "fault":
+        return void this.faults.push({ item: event.item, fault: event.fault, minute });
       case "note":
         this.notes.push({ minute, ...(event.task !== undefined && { task: event.task }), text: event.text });
         return;
@@ -189,7 +258,7 @@ class Replay {
     }
   }
 
-  private ofTask(event: OfTask, minute: number): void {
+  private ofTask(event: OfTaskKind, minute: number): void {
     const { task } = event;
     const was = this.tasks.get(task);
     if (!was) {
@@ -198,6 +267,10 @@ class Replay {
     }
     if (!isOpen(was)) {
       if (event.kind === "lost" || event.kind === "frozen") return this.gone(task, minute, event.kind);
+      // Cooked pieces are kept hot once they are out.
+      if (event.kind === "held" && event.place === "warm")
+        return this.set(task, { ...was, held: { place: event.place, since: minute } });
+      if (event.kind === "retimed") return this.retimed(task, event.minutes);
       // A core that is read when it is out already counts all the same.
       if (event.kind === "measured" && event.what === "core")
         return this.set(task, { ...was, coreC: Math.max(was.coreC ?? -Infinity, event.value) });
@@ -220,9 +293,40 @@ class Replay {
         return this.set(task, { ...was, ...(event.what === "core" && { coreC: Math.max(was.coreC ?? -Infinity, event.value) }) });
       case "skipped":
         return this.set(task, { status: "skipped", start: minute, end: minute, ...(event.reason && { reason: event.reason }) });
+      case "held":
+        return this.held(task, minute, event.place);
+      case "piloted":
+        // The others wait for it.
+        return this.set(task, { ...was, pilotSince: minute, notBefore: minute + this.lengthOf(task) });
+      case "retimed":
+        return this.retimed(task, event.minutes);
       case "lost":
       case "frozen":
         return this.gone(task, minute, event.kind);
+    }
+  }
+
+  /** How long a task takes when it is begun now, min. */
+  private lengthOf(task: string): number {
+    return this.tasks.get(task)?.minutes ?? this.planned.get(task)!;
+  }
+
+  /** A rise that is ready too early: cold it waits, knocked back it rises once more, in about half the time. */
+  private held(task: string, minute: number, place: Place): void {
+    const now = this.running(task, minute);
+    const again = place === "knocked-back" && { expectedEnd: minute + Math.ceil(this.lengthOf(task) * SECOND_RISE) };
+    const { lookAgain: _look, ...rest } = now;
+    this.set(task, { ...rest, held: { place, since: minute }, ...again });
+  }
+
+  /** All loads of a step that are still to come take what its first piece took. */
+  private retimed(task: string, minutes: number): void {
+    const { item, step } = this.plan.tasks[task];
+    for (const [id, one] of this.tasks) {
+      const info = this.plan.tasks[id];
+      if (one.status !== "waiting" || info?.item !== item || info.step !== step || step === null) continue;
+      const { notBefore: _wait, ...rest } = one;
+      this.set(id, { ...(id === task ? rest : one), minutes });
     }
   }
 
@@ -243,7 +347,7 @@ class Replay {
       ...was,
       status: "running",
       start: minute,
-      expectedEnd: minute + this.planned.get(task)!,
+      expectedEnd: minute + this.lengthOf(task),
       ...(cook !== undefined && { cook }),
       ...(taken && { taken }),
     });
@@ -297,7 +401,7 @@ class Replay {
       return;
     }
     // Nobody pressed when it began: it took what was planned, but began no sooner than what it comes after was over.
-    const since = was.start ?? Math.max(this.endOfBefore(task) ?? -Infinity, minute - this.planned.get(task)!);
+    const since = was.start ?? Math.max(this.endOfBefore(task) ?? -Infinity, minute - this.lengthOf(task));
     if (was.status !== "running") this.closeBefore(task, Math.min(minute, since));
     this.set(task, { ...over(was), status: "done", start: Math.min(minute, since), end: minute, ...(reason && { reason }) });
   }

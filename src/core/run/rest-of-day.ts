@@ -5,21 +5,37 @@ import { replan, type Replanned, type ReplanOptions } from "../schedule/replan/r
 import type { Solution } from "../schedule/solution";
 import { withHelpers, withStandIns } from "./helpers";
 import { isOpen, type RunState } from "./replay";
+import { withTwoTrays } from "./two-trays";
 
 /** What the scheduler has to know of a day that is under way, whole minutes. */
 export function executionOf({ problem }: Plan, { tasks }: RunState, now: number): ExecutionState {
   const mayWait = new Set(problem.tasks.flatMap(({ id, duration }) => (Array.isArray(duration) ? [id] : [])));
   const done: { id: string; start: number; end: number }[] = [];
   const running: { id: string; start: number; end?: number; noEarlier?: number }[] = [];
-  const changed: { id: string; notBefore: number }[] = [];
+  const changed: { id: string; notBefore?: number; minutes?: number }[] = [];
   for (const [id, task] of tasks) {
     if (!isOpen(task)) done.push({ id, start: task.start!, end: task.end! });
     else if (task.status === "running") {
       const ready = Math.max(now, task.expectedEnd ?? now);
       running.push({ id, start: task.start!, ...(mayWait.has(id) ? { noEarlier: ready } : { end: ready }) });
-    } else if (task.notBefore !== undefined) changed.push({ id, notBefore: task.notBefore });
+    } else if (task.notBefore !== undefined || task.minutes !== undefined)
+      changed.push({
+        id,
+        ...(task.notBefore !== undefined && { notBefore: task.notBefore }),
+        ...(task.minutes !== undefined && { minutes: leastFor(problem, id, task.minutes) }),
+      });
   }
   return { now, done, running, locked: [], changed };
+}
+
+/** A task is no shorter than what hands do in it at fixed minutes of it. */
+function leastFor({ tasks }: Problem, id: string, minutes: number): number {
+  const parts = tasks
+    .find((task) => task.id === id)!
+    .uses.map(({ from, minutes: length = 0 }) =>
+      from === undefined ? 0 : from < 0 ? -from : from + (Array.isArray(length) ? Math.max(...length) : length),
+    );
+  return Math.max(1, minutes, ...parts);
 }
 
 /** A day whose cooks who left are not there from then on. */
@@ -37,6 +53,19 @@ function withoutThose(problem: Problem, away: RunState["away"]): Problem {
       const from = away.get(resource.id);
       return from === undefined || resource.kind !== "pool" ? resource : shortened(resource, from);
     }),
+  };
+}
+
+/** What is kept hot may wait for as long as it must. */
+function withKeptWarm(problem: Problem, { tasks }: RunState): Problem {
+  const isWarm = (id: string) => tasks.get(id)?.held?.place === "warm";
+  if (![...tasks.keys()].some(isWarm)) return problem;
+  return {
+    ...problem,
+    tasks: problem.tasks.map((task) => ({
+      ...task,
+      after: task.after.map((link) => (isWarm(link.task) ? { ...link, max: undefined } : link)),
+    })),
   };
 }
 
@@ -64,7 +93,8 @@ export function restInput(plan: Plan, state: RunState, now: number): { readonly 
   const { done, running, ...rest } = executionOf(plan, soFar, now);
   // The end of a wait is not known: it lasts until what it waits for begins.
   const open = running.map((one) => (plan.tasks[one.id]?.what.code === "wait" ? { id: one.id, start: one.start } : one));
-  const problem = withHelpers(plan, withStandIns(plan, withoutThose(plan.problem, state.away), state), state);
+  const there = withStandIns(plan, withoutThose(plan.problem, state.away), state);
+  const problem = withKeptWarm(withTwoTrays(plan, withHelpers(plan, there, state), state), state);
   return {
     plan: { ...plan, problem, solution: timetableIn(plan, state) },
     soFar: { ...rest, done, running: open, gone: [...state.away.keys()] },

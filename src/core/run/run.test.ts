@@ -1,7 +1,6 @@
 import fc from "fast-check";
-import { demoInput, expectRequest } from "@tests/demo";
+import { cookedDay, demoPlan } from "@tests/cooked-day";
 import { isHeat } from "../item/step";
-import { makePlan } from "../plan/pipeline";
 import { stepIn, type Plan } from "../plan/schema";
 import { verify } from "../schedule/verify";
 import { momentOf } from "./clock";
@@ -9,24 +8,11 @@ import { runDocument } from "./document";
 import { countedEvents, type RunEvent } from "./events";
 import { replay } from "./replay";
 
-const plan = makePlan(expectRequest({ ...demoInput("launch-night"), solve: { seed: 1, iterations: 0 } }), { now: () => 0 });
-
-type Telling = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, "id" | "device" | "at"> : never) : never;
-let count = 0;
-const said = (minute: number, telling: Telling, device = "phone"): RunEvent =>
-  ({ id: `e${count++}`, device, at: momentOf(plan, minute), ...telling }) as RunEvent;
-
-const ownTasks = plan.solution.tasks.filter(({ id }) => plan.tasks[id]?.step);
-/** Everything begun and over as it was planned, up to a minute. */
-const asPlanned = (until: number): RunEvent[] =>
-  ownTasks.flatMap(({ id, start, end }) => [
-    ...(start <= until ? [said(start, { kind: "started", task: id })] : []),
-    ...(end <= until ? [said(end, { kind: "done", task: id })] : []),
-  ]);
+const plan = demoPlan("launch-night");
+const { said, asPlanned, own: ownTasks, start } = cookedDay(plan);
 const document = (events: readonly RunEvent[], now?: number, of: Plan = plan) => runDocument(of, events, now);
 const whole = (events: readonly RunEvent[], now: number) => JSON.stringify(document(events, now));
 const first = (kind: string) => ownTasks.filter(({ id }) => stepIn(plan, id)?.kind === kind).sort((a, b) => a.start - b.start)[0];
-const start = Math.min(...plan.solution.tasks.map((one) => one.start));
 const supper = plan.day.targets[0];
 
 describe("what happened, replayed", () => {

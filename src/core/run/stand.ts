@@ -5,8 +5,9 @@ import { stepIn, type Plan } from "../plan/schema";
 import { takingsOf } from "../plan/takes";
 import type { Placed } from "../schedule/solution";
 import type { Replanned } from "../schedule/replan/replan";
+import type { Place } from "./events";
 import { peopleIn } from "./helpers";
-import { isOpen, type RunState } from "./replay";
+import { isOpen, type Cooled, type RunState, type TaskRun } from "./replay";
 
 /** A cook's hands: what they are at now, and the next two, by task. */
 export interface CookStand {
@@ -25,6 +26,8 @@ export interface RunningClock {
   readonly target: number;
   /** Beyond this it has gone too far; undefined where nothing says so. */
   readonly tooFar?: number;
+  /** Where it waits, being ready too early. */
+  readonly held?: Place;
 }
 
 /** A lot that has to be hot in time, min out of the cold so far. */
@@ -34,6 +37,10 @@ export interface FoodClock {
   readonly usedMin: number;
   readonly limitMin: number;
   readonly level: "ok" | "soon" | "over";
+  /** How much of the lot it is for, of 1. */
+  readonly share: number;
+  /** It lies in the fridge: its minutes stand still. */
+  readonly isCold: boolean;
 }
 
 const NEXT = 2;
@@ -61,6 +68,16 @@ export function cooksNow(plan: Plan, state: RunState, rest: Pick<Replanned, "sol
   });
 }
 
+/** In the fridge a rise goes on so many times as slowly. */
+const COLD_SLOWS = 8;
+
+/** When a rest has gone too far: cold it keeps for longer, knocked back it begins anew. */
+function tooFarAt({ start = 0, held }: TaskRun, longest: number): number {
+  const usual = start + longest;
+  if (held?.place === "fridge") return held.since + COLD_SLOWS * Math.max(0, usual - held.since);
+  return held?.place === "knocked-back" ? held.since + longest : usual;
+}
+
 /** What runs without hands: until when, and when it has gone too far. */
 export function clocksOf(plan: Plan, state: RunState): RunningClock[] {
   const durations = new Map(plan.problem.tasks.map(({ id, duration }) => [id, duration]));
@@ -77,7 +94,8 @@ export function clocksOf(plan: Plan, state: RunState): RunningClock[] {
         since: now.start,
         lookAt: Math.min(lookAt, target),
         target,
-        ...(step.rest && Array.isArray(duration) && { tooFar: now.start + duration[1] }),
+        ...(step.rest && Array.isArray(duration) && { tooFar: tooFarAt(now, duration[1]) }),
+        ...(now.held && { held: now.held.place }),
       },
     ];
   });
@@ -98,7 +116,37 @@ export function coldIn(plan: Plan, tasks: Placed[], heat: string): OutOfCold | u
   return outOfCold({ ...plan, solution: { ...plan.solution, tasks } }, heat, { roomC, ...(guide !== undefined && { guide }) });
 }
 
-/** How long each lot whose heat is still to come was out of the cold, all stretches until now together. */
+/** The parts of a lot that went their own ways, each with the stretches that it lay in the fridge again, min. */
+function partsOf(cooled: readonly Cooled[], now: number): { share: number; pausedMin: number; isCold: boolean }[] {
+  let out = { share: 1, pausedMin: 0 };
+  let cold: { share: number; pausedMin: number; since: number } | undefined;
+  for (const { minute, share, isOut } of cooled) {
+    if (isOut) {
+      // It lies on the table again with the rest: the lot counts as what was out longest.
+      if (cold && out.share <= EVEN) out = { share: 1, pausedMin: cold.pausedMin + minute - cold.since };
+      else out = { ...out, share: 1 };
+      cold = undefined;
+    } else if (!cold) {
+      cold = { share: Math.min(1, share), pausedMin: out.pausedMin, since: minute };
+      out = { ...out, share: 1 - cold.share };
+    }
+  }
+  return [
+    ...(out.share > EVEN ? [{ ...out, isCold: false }] : []),
+    ...(cold ? [{ share: cold.share, pausedMin: cold.pausedMin + Math.max(0, now - cold.since), isCold: true }] : []),
+  ];
+}
+/** How long all of a lot lay in the fridge again on its way to a heat, min: of the part that was out longest. */
+export const pausedMin = ({ cooled }: Pick<RunState, "cooled">, heat: string, until: number): number =>
+  Math.min(...partsOf(cooled.get(heat) ?? [], until).map((part) => part.pausedMin));
+
+/** Nothing is left of a lot. */
+const EVEN = 1e-6;
+
+/**
+ * How long each lot whose heat is still to come was out of the cold, all stretches until now together; the part of it that went back into
+ * the fridge by itself.
+ */
 export function foodClocks(plan: Plan, state: RunState, now: number): FoodClock[] {
   const went = asItWent(plan, state, now);
   return plan.solution.tasks.flatMap((entry): FoodClock[] => {
@@ -107,8 +155,11 @@ export function foodClocks(plan: Plan, state: RunState, now: number): FoodClock[
     if (!step || !isHeat(step) || step.coreC === undefined || own?.status !== "waiting") return [];
     const cold = coldIn(plan, [...went, { ...entry, start: now, end: now }], entry.id);
     if (!cold || cold.usedMin <= 0) return [];
-    const { usedMin, limitMin } = cold;
-    const level = usedMin >= limitMin ? "over" : usedMin >= SOON * limitMin ? "soon" : "ok";
-    return [{ task: entry.id, usedMin, limitMin, level }];
+    const { limitMin } = cold;
+    return partsOf(state.cooled.get(entry.id) ?? [], now).map(({ share, pausedMin, isCold }) => {
+      const usedMin = Math.max(0, cold.usedMin - pausedMin);
+      const level = usedMin >= limitMin ? "over" : usedMin >= SOON * limitMin ? "soon" : "ok";
+      return { task: entry.id, usedMin, limitMin, level, share, isCold };
+    });
   });
 }

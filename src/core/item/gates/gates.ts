@@ -18,6 +18,9 @@ export type Gate =
   /** The core of the two largest pieces of a load, °C at the least. */
   | { readonly kind: "core"; readonly leastC: number };
 
+/** The kinds of gates; those of `Gate`, no more and no fewer. */
+export const GATE_KINDS = ["runs", "filling-warm", "paste-warm", "counted", "froth", "core"] as const satisfies readonly Gate["kind"][];
+
 /** A cooked part of the flour is no warmer when it meets the yeast, °C. */
 const PASTE_MOST_C = 29;
 /** One more per cent of the liquid binds what still runs. */

@@ -1,5 +1,4 @@
-import { demoInput, expectRequest } from "@tests/demo";
-import { makePlan } from "../../plan/pipeline";
+import { demoPlan } from "@tests/cooked-day";
 import { verify } from "../../schedule/verify";
 import { arrangementOf } from "../arrangement";
 import { momentOf } from "../clock";
@@ -10,8 +9,7 @@ import { restOfDay } from "../rest-of-day";
 import { nextMinute, pressesAt } from "./simulated-hands";
 import { FAULTS, simulatedKitchen, type Fault } from "./simulated-kitchen";
 
-const planOf = (id: string) => makePlan(expectRequest({ ...demoInput(id), solve: { seed: 1, iterations: 0 } }), { now: () => 0 });
-const big = planOf("launch-night");
+const big = demoPlan("launch-night");
 
 /** A whole day, cooked by those who go by the screen; every re-plan is checked against all rules. */
 function cooked(plan: typeof big, seed: number, faults: readonly Fault[]) {
@@ -39,7 +37,7 @@ function cooked(plan: typeof big, seed: number, faults: readonly Fault[]) {
 }
 
 test("a day without faults is served, hot and safe, with nothing lost", () => {
-  const { outcome, broken } = cooked(planOf("first-try"), 3, []);
+  const { outcome, broken } = cooked(demoPlan("first-try"), 3, []);
   expect(broken).toEqual([]);
   expect(outcome.isOver).toBe(true);
   expect(outcome.unsafe).toEqual([]);
@@ -49,7 +47,7 @@ test("a day without faults is served, hot and safe, with nothing lost", () => {
 test.each([1, 2, 3])(
   "a day with all that can go wrong ends with everything served, frozen or lost, and no rule broken (%i)",
   (seed) => {
-    const { outcome, broken, events, state, kitchen } = cooked(planOf("first-try"), seed, FAULTS);
+    const { outcome, broken, events, state, kitchen } = cooked(demoPlan("first-try"), seed, FAULTS);
     expect(broken).toEqual([]);
     expect(outcome.isOver).toBe(true);
     expect(outcome.unsafe).toEqual([]);

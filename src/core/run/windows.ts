@@ -1,0 +1,150 @@
+import { allergensOf } from "../ingredients/allergen";
+import { lineClaims } from "../ingredients/claims";
+import { findIngredient } from "../ingredients/find";
+import { isHeat } from "../item/step";
+import { roomAt, USUAL_ROOM } from "../kitchen/room";
+import { stepIn, type Plan } from "../plan/schema";
+import { coolToEatMin } from "../process/eat";
+import type { Solution } from "../schedule/solution";
+import { oilSetC } from "./oil";
+import { isOpen, type RunState } from "./replay";
+
+/** Food that changes by itself while nobody looks at it, minutes of the plan. `soonAt`: from when it is said; `until`: its stop. */
+export type FoodWindow =
+  /** Meat in soda goes on softening until it is rinsed. */
+  | { readonly code: "alkali"; readonly task: string; readonly since: number; readonly soonAt: number; readonly until: number }
+  /** Egg for brushing that stands in the kitchen. */
+  | { readonly code: "egg-wash"; readonly item: string; readonly since: number; readonly soonAt: number; readonly until: number }
+  /** Oil that is hot with nothing in it; `nextAt`: when something goes in again. */
+  | {
+      readonly code: "hot-oil";
+      readonly resource: string;
+      readonly since: number;
+      readonly soonAt: number;
+      readonly until: number;
+      readonly nextAt?: number;
+    }
+  /** Pieces out of the heat that would burn a mouth: not to be eaten before `until`, by children before `childUntil`. */
+  | {
+      readonly code: "too-hot";
+      readonly task: string;
+      readonly since: number;
+      readonly until: number;
+      readonly childUntil: number;
+      /** °C; measured, or the most that it may be. */
+      readonly coreC: number;
+      readonly isMeasured: boolean;
+    };
+
+/** Where it stands: running, about to stop, past it. */
+export type WindowLevel = "ok" | "soon" | "over";
+
+/** A window for how long it may stand, of which so much is over when it is said. */
+const SOON_SHARE = 0.75;
+/** Egg for brushing stands outside the fridge for no longer than this, min: usual guidance; local rules come first. */
+const EGG_WASH_MIN = 120;
+/** Oil with nothing in it is turned down or off after so long, min. */
+const IDLE_OIL_MIN = 10;
+/** Nobody measured it: pieces out of the heat are taken to be as hot as this in their middle, °C. */
+const UNMEASURED_C = 95;
+/** Words of a step that has soda or lye at work. */
+const ALKALI = /\b(baking soda|bicarbonate|bicarb|soda|alkali(ne)?|lye|kansui)\b/i;
+
+/** Windows of food that are open at a minute. `rest`: the rest of the day as it is now. */
+export function foodWindows(
+  plan: Plan,
+  state: RunState,
+  rest: Pick<Plan, "problem"> & { solution: Solution },
+  now: number,
+): FoodWindow[] {
+  return [
+    ...alkaliWindows(plan, state),
+    ...eggWindows(plan, state),
+    ...oilWindows(plan, state, rest, now),
+    ...hotPieces(plan, state, now),
+  ];
+}
+
+export const windowLevel = (window: FoodWindow, now: number): WindowLevel =>
+  window.code === "too-hot"
+    ? now >= window.until
+      ? "ok"
+      : "soon"
+    : now >= window.until
+      ? "over"
+      : now >= window.soonAt
+        ? "soon"
+        : "ok";
+
+/** A window with the minute from which it is said. */
+const opened = (since: number, least: number, most: number) => ({
+  since,
+  soonAt: since + Math.round(least + SOON_SHARE * (most - least)),
+  until: since + most,
+});
+
+function alkaliWindows(plan: Plan, { tasks }: RunState): FoodWindow[] {
+  return [...tasks].flatMap(([task, { status, start }]): FoodWindow[] => {
+    const step = stepIn(plan, task);
+    const isIt = status === "running" && step?.rest && step.part === "filling" && start !== undefined && ALKALI.test(step.do);
+    return isIt ? [{ code: "alkali", task, ...opened(start, step.rest!.min, step.rest!.max) }] : [];
+  });
+}
+
+const holdsEgg = (name: string): boolean => allergensOf(lineClaims(findIngredient(name), name).contains).includes("egg");
+
+function eggWindows(plan: Plan, { tasks }: RunState): FoodWindow[] {
+  const items = new Set(
+    plan.batches.flatMap(({ part, ingredients, item }) =>
+      part === "finish" && ingredients.some(({ name }) => holdsEgg(name)) ? [item] : [],
+    ),
+  );
+  return [...items].flatMap((item): FoodWindow[] => {
+    const own = [...tasks].filter(([id]) => plan.tasks[id]?.item === item && stepIn(plan, id)?.kind === "glaze");
+    const starts = own.flatMap(([, { status, start }]) => (status === "skipped" || start === undefined ? [] : [start]));
+    if (starts.length === 0 || own.every(([, run]) => !isOpen(run))) return [];
+    return [{ code: "egg-wash", item, ...opened(Math.min(...starts), 0, EGG_WASH_MIN) }];
+  });
+}
+
+function oilWindows(plan: Plan, { tasks }: RunState, rest: { solution: Solution }, now: number): FoodWindow[] {
+  const loads = rest.solution.tasks.filter(({ id }) => oilSetC(stepIn(plan, id)) !== undefined);
+  const chambers = new Set(plan.problem.resources.flatMap((one) => (one.kind === "chamber" ? [one.id] : [])));
+  const inOil = (resource: string) => loads.filter(({ taken }) => taken.includes(resource));
+  const resources = new Set(loads.flatMap(({ taken }) => taken.filter((id) => chambers.has(id))));
+  return [...resources].flatMap((resource): FoodWindow[] => {
+    const own = inOil(resource);
+    if (own.some(({ id }) => tasks.get(id)?.status === "running")) return [];
+    const ends = own.flatMap(({ id }) => (tasks.get(id)?.status === "done" ? [tasks.get(id)!.end!] : []));
+    if (ends.length === 0) return [];
+    const since = Math.max(...ends);
+    const next = own.flatMap(({ id, start }) => (tasks.get(id)?.status === "waiting" ? [start] : []));
+    // Without anything to come it is turned off at once.
+    const until = next.length === 0 ? since : since + IDLE_OIL_MIN;
+    if (now < since || (next.length === 0 && now > since + IDLE_OIL_MIN)) return [];
+    return [{ code: "hot-oil", resource, since, soonAt: until, until, ...(next.length > 0 && { nextAt: Math.min(...next) }) }];
+  });
+}
+
+/** What a piece of an item weighs as it goes into the heat, g, as far as the plan's batches say. */
+export function pieceGrams({ batches }: Plan, item: string): number {
+  const parts = ["dough", "filling"].map((part) => batches.filter((one) => one.item === item && one.part === part));
+  return parts.reduce((sum, own) => {
+    const pieces = own.reduce((all, one) => all + one.pieces, 0);
+    return pieces === 0 ? sum : sum + own.reduce((all, { totalG }) => all + totalG, 0) / pieces;
+  }, 0);
+}
+
+function hotPieces(plan: Plan, { tasks, roomC: measuredC }: RunState, now: number): FoodWindow[] {
+  const roomC = measuredC ?? roomAt({ roomC: plan.day.kitchen.roomC ?? USUAL_ROOM }, now);
+  return [...tasks].flatMap(([task, { status, end, coreC, gone }]): FoodWindow[] => {
+    const step = stepIn(plan, task);
+    const isOut = status === "done" && step && isHeat(step) && step.part === "piece" && step.kind !== "blind-bake" && !gone;
+    if (!isOut || end === undefined) return [];
+    const of = { coreC: coreC ?? UNMEASURED_C, pieceG: pieceGrams(plan, plan.tasks[task].item), roomC };
+    const until = end + coolToEatMin({ ...of, eater: "adult" });
+    const childUntil = end + coolToEatMin({ ...of, eater: "child" });
+    if (now >= childUntil) return [];
+    return [{ code: "too-hot", task, since: end, until, childUntil, coreC: of.coreC, isMeasured: coreC !== undefined }];
+  });
+}
