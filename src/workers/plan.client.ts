@@ -7,6 +7,7 @@ import type { Replanned } from "@/core/schedule/replan/replan";
 import type { ExecutionState } from "@/core/schedule/replan/execution-state";
 import { fail, ok, type Result } from "@/core/shared/issue";
 import type { RunEvent } from "@/core/run/events";
+import type { Reordered, Wish } from "@/core/run/reorder";
 import type { RunState } from "@/core/run/replay";
 import type { WayEffect, WayOut } from "@/core/run/ways-out";
 import type { PlanService, RestAnswer } from "./plan.protocol";
@@ -188,3 +189,10 @@ export function tryWays(
     return undefined;
   });
 }
+
+/** Tries an order that somebody wants, in a worker of its own. */
+export const tryOrder = (plan: Plan, events: readonly RunEvent[], wish: Wish, minute: number): Run<Reordered> =>
+  ask(async (service) => {
+    await service.cook(plan);
+    return service.reorder(events, wish, minute);
+  });

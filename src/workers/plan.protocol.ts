@@ -6,6 +6,7 @@ import type { Replanned } from "@/core/schedule/replan/replan";
 import type { ExecutionState } from "@/core/schedule/replan/execution-state";
 import type { Solution } from "@/core/schedule/solution";
 import type { RunEvent, Telling } from "@/core/run/events";
+import type { Reordered, Wish } from "@/core/run/reorder";
 import type { WayEffect, WayOut } from "@/core/run/ways-out";
 import type { RunState } from "@/core/run/replay";
 
@@ -41,4 +42,6 @@ export interface PlanService {
   rest(state: RunState, minute: number, first: (answer: Replanned) => void): Promise<RestAnswer>;
   /** What a way out of being late leads to, for the plan that is cooked. */
   tried(events: readonly RunEvent[], way: WayOut, minute: number): Promise<WayEffect>;
+  /** The rest of the day that is cooked, with two of its tasks in the order that somebody wants. */
+  reorder(events: readonly RunEvent[], wish: Wish, minute: number): Promise<Reordered>;
 }

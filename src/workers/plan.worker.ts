@@ -3,6 +3,8 @@ import { expose } from "comlink";
 import { beginPlan } from "@/core/plan/pipeline";
 import type { Plan } from "@/core/plan/schema";
 import { arrangementOf } from "@/core/run/arrangement";
+import { replay } from "@/core/run/replay";
+import { reordered } from "@/core/run/reorder";
 import { REST_SEARCH, restOfDay } from "@/core/run/rest-of-day";
 import { effectOf } from "@/core/run/ways-out";
 import { replan } from "@/core/schedule/replan/replan";
@@ -53,6 +55,10 @@ const service: PlanService = {
   async tried(events, way, minute) {
     if (!cooked) throw new Error("no plan is cooked");
     return effectOf(cooked, events, way, minute);
+  },
+  async reorder(events, wish, minute) {
+    if (!cooked) throw new Error("no plan is cooked");
+    return reordered(cooked, replay(cooked, events), minute, wish);
   },
   async replan(problem, old, soFar, seconds, better) {
     return replan(problem, old, soFar, { now, seconds, better: seldom(better) });

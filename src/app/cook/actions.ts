@@ -1,11 +1,15 @@
 "use server";
 import { momentOf } from "@/core/run/clock";
 import { EventSchema } from "@/core/run/events";
+import { itemIssues } from "@/core/item/check";
+import { takenIntoItem, takenIntoKitchen, takeoverKey, TakeoverSchema, type Takeover } from "@/core/run/take-over";
 import { z } from "zod";
-import { fail, ok, type Result } from "@/core/shared/issue";
+import { fail, failWith, ok, type Result } from "@/core/shared/issue";
 import { id as Id } from "@/core/shared/fields";
 import { parseWith } from "@/core/shared/parse";
-import { database } from "@/db/database";
+import { database, type Db } from "@/db/database";
+import { itemRepository } from "@/db/items";
+import { kitchenRepository } from "@/db/kitchens";
 import { planRepository } from "@/db/plans";
 import { runRepository } from "@/db/runs";
 import { zoneHere } from "@/ui/kit/zone";
@@ -37,6 +41,55 @@ export async function beginRun(input: unknown): Promise<Result<{ id: string }>> 
     runRepository(db).begin({ id, gatheringId: gathering, planId: kept.id, startedAt: now.toISOString(), shiftMs });
     return ok({ id });
   });
+}
+
+const TakeOverSchema = z.object({ run: Id, takeover: TakeoverSchema });
+
+/**
+ * Keeps a figure of a day in its item or kitchen, as the next version, once a day. Issues: those of what came and of what it would make;
+ * `unknown` run, item or kitchen; `failed`.
+ */
+export async function takeOver(input: unknown): Promise<Result<{ revision: number }>> {
+  const parsed = parseWith(TakeOverSchema, input);
+  if (!parsed.ok) return parsed;
+  const { run: id, takeover } = parsed.value;
+  return outcome(() => {
+    const db = database();
+    const runs = runRepository(db);
+    const run = runs.find(id);
+    const kept = run && runs.planOf(id);
+    if (!kept || run.shiftMs !== 0)
+      return fail({ code: "unknown", path: ["run"], got: id, wanted: "the id of a day that was cooked, not practised" });
+    const what = takeoverKey(takeover);
+    const now = new Date().toISOString();
+    return db.transaction(() => {
+      const before = runs.after(id, 0).find(({ event }) => event.kind === "took-over" && event.what === what)?.event;
+      if (before?.kind === "took-over") return ok({ revision: before.revision });
+      const saved = takeover.code === "room" ? intoKitchen(db, kept.plan.day.kitchen.id, takeover) : intoItem(db, takeover, now);
+      if (!saved.ok) return saved;
+      const { revision } = saved.value;
+      runs.tell(id, [{ kind: "took-over", what, revision, id: `took-over ${what}`, device: "server", at: now }], now);
+      return ok({ revision });
+    });
+  });
+}
+
+function intoItem(db: Db, takeover: Exclude<Takeover, { code: "room" }>, savedAt: string): Result<{ revision: number }> {
+  const items = itemRepository(db);
+  const found = items.find(takeover.item);
+  if (!found) return fail({ code: "unknown", path: ["item"], got: takeover.item, wanted: "the id of an item" });
+  if (!found.ok) return found;
+  const next = takenIntoItem(found.value.document, takeover);
+  if (!next.ok) return next;
+  const issues = itemIssues({ items: [next.value] });
+  return issues.length > 0 ? failWith(issues) : items.save(next.value, { savedAt, from: found.value.revision });
+}
+
+function intoKitchen(db: Db, id: string, takeover: Extract<Takeover, { code: "room" }>): Result<{ revision: number }> {
+  const kitchens = kitchenRepository(db);
+  const found = kitchens.find(id);
+  if (!found) return fail({ code: "unknown", path: ["kitchen"], got: id, wanted: "the id of a kitchen" });
+  return found.ok ? kitchens.save(takenIntoKitchen(found.value.document, takeover), { from: found.value.revision }) : found;
 }
 
 const TellSchema = z.object({ run: Id, events: z.array(EventSchema).min(1).max(500) });

@@ -48,7 +48,7 @@ export type Place = (typeof PLACES)[number];
 const SeenSchema = z.discriminatedUnion("kind", [
   z.object({ kind: z.enum(["yes", "no"]) }),
   z.object({ kind: z.literal("measured"), value: z.number({ error: "a number from -40 to 320" }).min(-40).max(320) }),
-  z.object({ kind: z.literal("ticked"), count: z.int().min(0).max(1000), which: z.array(line).max(200).optional() }),
+  z.object({ kind: z.literal("ticked"), count: z.int().min(0).max(1000), which: z.array(line).max(200).readonly().optional() }),
 ]);
 
 /** Something that happened on the day. Never changed: what was wrong is undone by another event. */
@@ -129,6 +129,8 @@ export const EventSchema = z.discriminatedUnion("kind", [
   }),
   /** A fault that was seen: its id in the item. */
   z.object({ ...common, kind: z.literal("fault"), item: name, fault: name }),
+  /** A figure of the day was taken over into an item or the kitchen: `what` is its key. */
+  z.object({ ...common, kind: z.literal("took-over"), what: name, revision: z.int().min(1) }),
   z.object({ ...common, kind: z.literal("note"), task: task.optional(), text: z.string().trim().min(1).max(2000) }),
   z.object({ ...common, kind: z.literal("undone"), event: name }),
 ]);

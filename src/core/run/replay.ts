@@ -3,6 +3,7 @@ import { isHeat } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";
 import type { Placed } from "../schedule/solution";
 import { minuteReader } from "./clock";
+import { loadsToCome } from "./pilot";
 import type { Seen } from "../item/gates/answer";
 import type { Gate } from "../item/gates/gates";
 import { countedEvents, type AmountKind, type Counted, type Place, type RunEvent } from "./events";
@@ -98,6 +99,8 @@ export interface RunState {
   readonly doubled: ReadonlySet<string>;
   /** What was weighed and counted, by item: the last of each. */
   readonly amounts: ReadonlyMap<string, Partial<Readonly<Record<AmountKind, number>>>>;
+  /** Figures that were taken over, by their key, and the revision that has them. */
+  readonly tookOver: ReadonlyMap<string, number>;
   readonly faults: readonly { readonly item: string; readonly fault: string; readonly minute: number }[];
   readonly odd: readonly Oddity[];
   readonly notes: readonly { readonly minute: number; readonly task?: string; readonly text: string }[];
@@ -142,7 +145,7 @@ export function replay(plan: Plan, all: readonly RunEvent[]): RunState {
 /** What has no say in how the rest of a day goes. */
 const CHANGES_NOTHING: ReadonlySet<RunEvent["kind"]> = new Set([
   ...(["paced", "note", "undone", "agreed", "answered", "cooled"] as const),
-  ...(["set", "amount", "fault"] as const),
+  ...(["set", "amount", "fault", "took-over"] as const),
 ]);
 
 /** What happens to a task. */
@@ -168,6 +171,7 @@ class Replay {
   private readonly settings = new Map<string, { c: number; minute: number }>();
   private readonly doubled = new Set<string>();
   private readonly amounts = new Map<string, Partial<Record<AmountKind, number>>>();
+  private readonly tookOver = new Map<string, number>();
   private readonly faults: { item: string; fault: string; minute: number }[] = [];
   private readonly planned: ReadonlyMap<string, number>;
   private readonly before: ReadonlyMap<string, readonly string[]>;
@@ -201,6 +205,7 @@ class Replay {
       doubled: this.doubled,
       amounts: this.amounts,
       faults: this.faults,
+      tookOver: this.tookOver,
       isArranged: this.isArranged,
       ...(this.arranged && { arranged: this.arranged }),
       ...(this.pace && { pace: this.pace }),
@@ -244,6 +249,8 @@ class Replay {
         return void this.doubled.add(event.what);
       case "amount":
         return void this.amounts.set(event.item, { ...this.amounts.get(event.item), [event.what]: event.value });
+      case "took-over":
+        return void this.tookOver.set(event.what, event.revision);
       case "fault":
         return void this.faults.push({ item: event.item, fault: event.fault, minute });
       case "note":
@@ -321,12 +328,9 @@ class Replay {
 
   /** All loads of a step that are still to come take what its first piece took. */
   private retimed(task: string, minutes: number): void {
-    const { item, step } = this.plan.tasks[task];
-    for (const [id, one] of this.tasks) {
-      const info = this.plan.tasks[id];
-      if (one.status !== "waiting" || info?.item !== item || info.step !== step || step === null) continue;
-      const { notBefore: _wait, ...rest } = one;
-      this.set(id, { ...(id === task ? rest : one), minutes });
+    for (const id of loadsToCome(this.plan, { tasks: this.tasks }, task)) {
+      const { notBefore, ...rest } = this.tasks.get(id)!;
+      this.set(id, { ...rest, ...(id !== task && notBefore !== undefined && { notBefore }), minutes });
     }
   }
 

@@ -45,7 +45,7 @@ export interface FoodClock {
 
 const NEXT = 2;
 /** A bake is looked at when so much of it is over. */
-const LOOK_AT = 0.8;
+export const LOOK_AT = 0.8;
 /** From this share of the limit on it is said. */
 const SOON = 0.875;
 

@@ -6,7 +6,7 @@ import { workMinutes } from "../item/step-minutes";
 import type { Kitchen } from "../kitchen/schema";
 import { roomAt, USUAL_ROOM } from "../kitchen/room";
 import type { Plan } from "../plan/schema";
-import { fail, ok, type Result } from "../shared/issue";
+import { fail, type Result } from "../shared/issue";
 import { amountsAfter, heldLiquid, stepsAfter } from "./afterwards";
 import type { RunState } from "./replay";
 
@@ -30,6 +30,10 @@ export const TakeoverSchema = z.discriminatedUnion("code", [
   z.object({ code: z.literal("room"), c: celsius, plannedC: celsius }),
 ]);
 export type Takeover = z.output<typeof TakeoverSchema>;
+
+/** What a figure is of: the same one is taken over once a day. */
+export const takeoverKey = (one: Takeover): string =>
+  one.code === "room" ? "room" : `${one.code}/${one.item}/${one.code === "step" ? one.step : one.component}`;
 
 /** Longer by less than this is chance: a share, and minutes. */
 const LONGER = { share: 0.1, minutes: 2 } as const;
@@ -73,5 +77,7 @@ export function takenIntoItem(item: Item, takeover: Exclude<Takeover, { code: "r
 }
 
 /** A kitchen whose room is as warm as it was measured, all day. */
-export const takenIntoKitchen = (kitchen: Kitchen, { c }: Extract<Takeover, { code: "room" }>): Result<Kitchen> =>
-  ok({ ...kitchen, roomC: [{ from: "00:00", to: "24:00", c }] });
+export const takenIntoKitchen = (kitchen: Kitchen, { c }: Extract<Takeover, { code: "room" }>): Kitchen => ({
+  ...kitchen,
+  roomC: [{ from: "00:00", to: "24:00", c }],
+});

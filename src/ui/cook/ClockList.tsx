@@ -1,9 +1,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { useState } from "react";
+import { stepIn } from "@/core/plan/schema";
 import type { RunningClock } from "@/core/run/stand";
 import { lengthText } from "@/core/shared/clock";
 import { COLOUR } from "../theme/tokens";
+import { useCookedDay } from "./cook-context";
 import { CoreCheck } from "./CoreCheck";
+import { LidLocked } from "./LidLocked";
+import { lockIn } from "./lock";
 import type { Say } from "./say";
 
 const PRESS = { minHeight: 44 } as const;
@@ -13,25 +18,28 @@ const SAID_AHEAD_MIN = 12 * 60;
 
 interface Props {
   readonly clocks: readonly RunningClock[];
-  readonly minute: number;
-  readonly task: (id: string) => string;
-  readonly clock: (minute: number) => string;
   readonly say: Say;
-  readonly degrees: (celsius: number) => string;
-  /** The core that a task asks for, and the highest that was measured, °C; undefined where it asks for none. */
-  readonly coreOf: (task: string) => { readonly wantedC: number; readonly measuredC: number | undefined } | undefined;
 }
 
+/** Where a rise waits that was ready too early. */
+const HELD_TEXT = { fridge: "in the fridge", "knocked-back": "knocked back, rising once more", warm: "kept hot" } as const;
+
 /** What runs without hands: a ring that fills towards ready, when to look, and the answer to the look. */
-export function ClockList({ clocks, minute, task, clock, say, degrees, coreOf }: Props) {
+export function ClockList({ clocks, say }: Props) {
+  const { plan, state, minute, shown } = useCookedDay();
+  const { task, clock, degrees } = shown;
+  // Lids that somebody lifted all the same.
+  const [opened, setOpened] = useState<readonly string[]>([]);
   if (clocks.length === 0) return <Box sx={{ color: COLOUR.soft }}>Nothing runs by itself just now.</Box>;
   const sorted = [...clocks].sort((a, b) => a.lookAt - b.lookAt);
   return (
     <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gap: 1.5 }}>
       {sorted.map((one) => {
         const isDue = minute >= one.lookAt;
-        const core = coreOf(one.task);
+        const wantedC = stepIn(plan, one.task)?.coreC;
+        const core = wantedC === undefined ? undefined : { wantedC, measuredC: state.tasks.get(one.task)?.coreC };
         const isShort = core !== undefined && !(core.measuredC !== undefined && core.measuredC >= core.wantedC);
+        const lock = opened.includes(one.task) ? undefined : lockIn(plan, one, minute);
         return (
           <Box
             component="li"
@@ -56,9 +64,19 @@ export function ClockList({ clocks, minute, task, clock, say, degrees, coreOf }:
                 {one.target > minute ? `in ${lengthText(one.target - minute)}` : "any moment"})
                 {one.tooFar !== undefined && one.tooFar - minute < SAID_AHEAD_MIN && ` · too far from ${clock(one.tooFar)}`}
               </Box>
-              {core && isDue && <CoreCheck key={one.task} task={one.task} {...core} degrees={degrees} say={say} />}
+              {one.held && <Box sx={{ fontWeight: 600 }}>{HELD_TEXT[one.held]}</Box>}
+              {lock && (
+                <LidLocked
+                  task={one.task}
+                  reason={lock.reason}
+                  until={clock(lock.until)}
+                  say={say}
+                  onOpen={() => setOpened([...opened, one.task])}
+                />
+              )}
+              {core && isDue && !lock && <CoreCheck key={one.task} task={one.task} {...core} degrees={degrees} say={say} />}
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1 }}>
-                {!isShort && (
+                {!isShort && !lock && (
                   <Button
                     variant={isDue ? "contained" : "outlined"}
                     sx={PRESS}
@@ -67,9 +85,11 @@ export function ClockList({ clocks, minute, task, clock, say, degrees, coreOf }:
                     It is right
                   </Button>
                 )}
-                <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "checked", task: one.task, seen: "early" })}>
-                  Not yet
-                </Button>
+                {!lock && (
+                  <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "checked", task: one.task, seen: "early" })}>
+                    Not yet
+                  </Button>
+                )}
                 <Button
                   variant="outlined"
                   sx={PRESS}

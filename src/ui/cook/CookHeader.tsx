@@ -72,7 +72,7 @@ export function CookHeader({ plan, gathering, minute, isPractice, cooks, whose, 
         value={whose}
         onChange={(event) => onWhose(event.target.value)}
         slotProps={{ select: { displayEmpty: true }, htmlInput: { "aria-label": "Whose screen" } }}
-        sx={{ ml: "auto", minWidth: 130, background: "#fff", borderRadius: "4px" }}
+        sx={{ ml: "auto", minWidth: 130, background: COLOUR.card, borderRadius: "4px" }}
       >
         <MenuItem value={EVERYONE}>Everyone</MenuItem>
         {cooks.map(({ id, name }) => (

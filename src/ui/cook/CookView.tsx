@@ -1,49 +1,49 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { ThemeProvider } from "@mui/material/styles";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Item } from "@/core/item/schema";
 import { momentOf } from "@/core/run/clock";
-import { stepIn, type Plan } from "@/core/plan/schema";
+import type { Plan } from "@/core/plan/schema";
 import type { RunEvent, Telling } from "@/core/run/events";
 import { peopleIn } from "@/core/run/helpers";
-import { outcomeOf } from "@/core/run/outcome";
 import { replay } from "@/core/run/replay";
 import { counted } from "@/core/shared/words";
 import { Banner } from "../kit/Banner";
 import { Main } from "../kit/Main";
 import { zoneHere } from "../kit/zone";
 import { useStored, useStoredFlag } from "../kit/use-stored";
-import { StepWeights } from "../plan/StepWeights";
-import { takenWeights } from "../plan/taken-weights";
 import { usePlanDisplay } from "../plan/use-plan-display";
+import { nightTheme, theme } from "../theme/theme";
 import { COLOUR } from "../theme/tokens";
-import { ClockList } from "./ClockList";
 import { CookHeader, EVERYONE } from "./CookHeader";
+import { Afterwards } from "./Afterwards";
 import { cookModel } from "./cook.view-model";
+import { CookedDayProvider } from "./cook-context";
 import { DayList } from "./DayList";
-import { Hands } from "./Hands";
-import { Joins } from "./Joins";
-import { OutcomeCard } from "./OutcomeCard";
+import { NowView } from "./NowView";
 import type { DayFacts } from "./paper.view-model";
 import { PracticeCard } from "./PracticeCard";
 import type { Say } from "./say";
+import type { TakeOver } from "./Takeovers";
 import { useAwake } from "./use-awake";
+import { useNight } from "./use-night";
 import { useMinute, runMoment } from "./use-now";
 import { useOffline } from "./use-offline";
 import { usePractice, type Practice } from "./use-practice";
 import { useRest } from "./use-rest";
 import { deviceName, useRun, type Received, type Tell } from "./use-run";
 import { useVoice } from "./use-voice";
-import { WaysOutCard } from "./WaysOutCard";
 
 interface Props {
   readonly run: { readonly id: string; readonly gatheringId: string; readonly shiftMs: number };
   readonly plan: Plan;
   readonly received: readonly Received[];
   readonly tell: Tell;
-  /** What the pieces of each item are finished with. */
-  readonly finishes: Readonly<Record<string, Pick<Item, "finish">>>;
+  readonly takeOver: TakeOver;
+  /** Items as the plan was made with them. */
+  readonly made: Readonly<Record<string, Item>>;
   readonly facts: DayFacts;
 }
 
@@ -53,11 +53,12 @@ type View = keyof typeof VIEWS;
 const BEFORE_MS = 1000;
 
 /** A day being cooked: what each pair of hands does now, what runs without, and what the rest of the day comes to. */
-export function CookView({ run, plan, received, tell, finishes, facts }: Props) {
+export function CookView({ run, plan, received, tell, takeOver, made, facts }: Props) {
   const shown = usePlanDisplay(plan);
   const { events, unsent, trouble, isOnLine, say: send } = useRun(run.id, received, tell);
   const [whose, setWhose] = useStored(`unisynth-cook ${run.id}`);
   const [isLoud, setLoud] = useStoredFlag("unisynth-cook-loud");
+  const [isNight, setNight] = useNight();
   const [view, setView] = useState<View>("now");
   const [practice, setPractice] = useState<Practice>();
   const [rate, setRate] = useState(1);
@@ -110,24 +111,15 @@ export function CookView({ run, plan, received, tell, finishes, facts }: Props) 
       ? []
       : state.counted.events.filter(({ device, kind }) => !NOT_UNDONE.has(kind) && device === deviceName());
   const last = own.at(-1);
-  const coreOf = (task: string) => {
-    const wantedC = stepIn(plan, task)?.coreC;
-    return wantedC === undefined ? undefined : { wantedC, measuredC: state.tasks.get(task)?.coreC };
-  };
-  const weightsOf = (task: string) => {
-    const step = stepIn(plan, task);
-    const batches = step ? takenWeights(plan, task, step, finishes[plan.tasks[task].item]) : [];
-    return batches.length > 0 && <StepWeights gathering={run.gatheringId} batches={batches} weight={shown.weight} canTick />;
-  };
   const takenOf = (task: string) => rest?.solution.tasks.find(({ id }) => id === task)?.taken;
   const columns = model?.columns.filter(({ cook }) => whose === EVERYONE || cook === whose) ?? [];
   const cooks = peopleIn(plan, state);
   const wanted = [
     ...columns.flatMap(({ name, now }) => now.slice(0, 1).map(({ task }) => `${name}: ${shown.task(task)}`)),
     ...(model?.warnings.map(({ text }) => text) ?? []),
+    ...(model?.due ?? []),
   ];
   useVoice(isLoud, wanted.join("\n"));
-  const late = model?.late ?? [];
   const isPractice = shiftMs !== 0;
   const jumpTo = model?.nextMinute;
   const pacedAt = (now: number, at?: string) => say({ kind: "paced", rate: now, wall: new Date().toISOString() }, at);
@@ -144,132 +136,100 @@ export function CookView({ run, plan, received, tell, finishes, facts }: Props) 
     const at = new Date(Date.parse(momentOf(plan, jumpTo!, zoneHere())) - BEFORE_MS).toISOString();
     pacedAt(rate, at);
   };
+  const cooked = useMemo(
+    () => ({ plan, state, minute: minute ?? 0, gathering: run.gatheringId, made, shown }),
+    [plan, state, minute, run.gatheringId, made, shown],
+  );
   return (
-    <Box sx={{ minHeight: "100vh", display: "flex", flexDirection: "column" }}>
-      <CookHeader {...{ plan, minute, isPractice, cooks, whose, shown }} gathering={run.gatheringId} onWhose={setWhose} />
-      <Main
-        sx={{ px: { xs: 1.5, md: 4 }, py: { xs: 1, md: 2 }, display: "grid", gap: { xs: 1.25, md: 2 }, alignContent: "start" }}
-      >
-        {(!isOnLine || (unsent > 0 && trouble)) && minute !== undefined && (
-          <Banner
-            kind="note"
-            role="status"
-            title={
-              unsent > 0 ? `${counted(unsent, "entry")} not sent yet: ${trouble ?? "the line is down"}` : "No line to the server"
-            }
-          >
-            This device goes on by itself and keeps everything; it is sent as soon as the server answers.
-          </Banner>
-        )}
-        {model?.warnings.map(({ text }) => (
-          <Banner key={text} kind="caution" role="status">
-            {shown.heat(text)}
-          </Banner>
-        ))}
-        <Box
-          className="no-print"
-          sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", order: { xs: 2, md: 0 } }}
-        >
-          <Box data-testid="rest" role="status" sx={{ fontSize: "1.1rem", flex: 1, minWidth: 240 }}>
-            {model?.sentence ?? "The rest of the day is being worked out …"}
-          </Box>
-          {(Object.keys(VIEWS) as View[]).map((one) => (
-            <Button
-              key={one}
-              sx={{ minHeight: 44 }}
-              variant={view === one ? "contained" : "outlined"}
-              aria-pressed={view === one}
-              onClick={() => setView(one)}
-            >
-              {VIEWS[one]}
-            </Button>
-          ))}
-          <Button sx={{ minHeight: 44 }} aria-pressed={isLoud} onClick={() => setLoud(!isLoud)}>
-            {isLoud ? "Sound is on" : "Sound is off"}
-          </Button>
-          {last && (
-            <Button variant="outlined" sx={{ minHeight: 44 }} onClick={() => say({ kind: "undone", event: last.id })}>
-              Undo the last press
-            </Button>
-          )}
-        </Box>
-        {late.length > 0 && minute !== undefined && view === "now" && (
-          <WaysOutCard {...{ plan, state, minute, late, shown, say }} />
-        )}
-        {view === "day" && <DayList {...{ plan, state, cooks, whose, shown, facts, say }} rest={rest ?? plan} />}
-        {view === "outcome" && (
-          <OutcomeCard
-            plan={plan}
-            outcome={outcomeOf(plan, state)}
-            task={shown.task}
-            clock={shown.clock}
-            degrees={shown.degrees}
-          />
-        )}
-        {model?.isOver && view === "now" && (
-          <Banner kind="note" title="Everything is done.">
-            What it came to stands under “What it came to”.
-          </Banner>
-        )}
-        {view === "now" && (
-          <Box
+    <ThemeProvider theme={isNight ? nightTheme : theme}>
+      <CookedDayProvider value={cooked}>
+        <Box sx={{ minHeight: "100vh", display: "flex", flexDirection: "column", background: COLOUR.page, color: COLOUR.ink }}>
+          <CookHeader {...{ plan, minute, isPractice, cooks, whose, shown }} gathering={run.gatheringId} onWhose={setWhose} />
+          <Main
             sx={{
+              px: { xs: 1.5, md: 4 },
+              py: { xs: 1, md: 2 },
               display: "grid",
-              gap: 2,
-              gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 5fr) minmax(300px, 2fr)" },
-              alignItems: "start",
+              gap: { xs: 1.25, md: 2 },
+              alignContent: "start",
             }}
           >
+            {(!isOnLine || (unsent > 0 && trouble)) && minute !== undefined && (
+              <Banner
+                kind="note"
+                role="status"
+                title={
+                  unsent > 0
+                    ? `${counted(unsent, "entry")} not sent yet: ${trouble ?? "the line is down"}`
+                    : "No line to the server"
+                }
+              >
+                This device goes on by itself and keeps everything; it is sent as soon as the server answers.
+              </Banner>
+            )}
+            {model?.warnings.map(({ text }) => (
+              <Banner key={text} kind="caution" role="status">
+                {shown.heat(text)}
+              </Banner>
+            ))}
             <Box
-              sx={{
-                display: "grid",
-                gap: 2.5,
-                alignItems: "start",
-                gridTemplateColumns: {
-                  xs: "minmax(0, 1fr)",
-                  md: columns.length > 1 ? "repeat(2, minmax(0, 1fr))" : "minmax(0, 1fr)",
-                },
-              }}
+              className="no-print"
+              sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", order: { xs: 2, md: 0 } }}
             >
-              {columns.map((column) => (
-                <Hands key={column.cook} column={column} isAlone={columns.length === 1} {...{ shown, say, weightsOf, takenOf }} />
-              ))}
-              {whose === EVERYONE && <Joins say={say} />}
-            </Box>
-            <Box component="section" aria-label="Runs by itself">
-              <Box component="h2" sx={{ m: 0, mb: 1, fontSize: "1.1rem" }}>
-                Runs by itself
+              <Box data-testid="rest" role="status" sx={{ fontSize: "1.1rem", flex: 1, minWidth: 240 }}>
+                {model?.sentence ?? "The rest of the day is being worked out …"}
               </Box>
-              {model && minute !== undefined && (
-                <ClockList
-                  clocks={model.clocks}
-                  minute={minute}
-                  task={shown.task}
-                  clock={shown.clock}
-                  say={say}
-                  degrees={shown.degrees}
-                  coreOf={coreOf}
-                />
+              {(Object.keys(VIEWS) as View[]).map((one) => (
+                <Button
+                  key={one}
+                  sx={{ minHeight: 44 }}
+                  variant={view === one ? "contained" : "outlined"}
+                  aria-pressed={view === one}
+                  onClick={() => setView(one)}
+                >
+                  {VIEWS[one]}
+                </Button>
+              ))}
+              <Button sx={{ minHeight: 44 }} aria-pressed={isLoud} onClick={() => setLoud(!isLoud)}>
+                {isLoud ? "Sound is on" : "Sound is off"}
+              </Button>
+              <Button sx={{ minHeight: 44 }} aria-pressed={isNight} onClick={() => setNight(!isNight)}>
+                {isNight ? "Light screen" : "Dark screen"}
+              </Button>
+              {last && (
+                <Button variant="outlined" sx={{ minHeight: 44 }} onClick={() => say({ kind: "undone", event: last.id })}>
+                  Undo the last press
+                </Button>
               )}
             </Box>
-          </Box>
-        )}
-        {isPractice && view === "now" && (
-          <PracticeCard
-            rate={rate}
-            practice={practice}
-            onRate={onRate}
-            onJump={jumpTo === undefined || practice ? undefined : onJump}
-            onPractice={onPractice}
-          />
-        )}
-        {isKept && (
-          <Box className="no-print" sx={{ color: COLOUR.soft, fontSize: "0.85rem", order: 3 }}>
-            This page opens without a network too.
-          </Box>
-        )}
-      </Main>
-    </Box>
+            {view === "day" && <DayList {...{ plan, state, cooks, whose, shown, facts, say }} rest={rest ?? plan} />}
+            {view === "outcome" && <Afterwards run={run.id} {...{ isPractice, say, takeOver }} />}
+            {model?.isOver && view === "now" && (
+              <Banner kind="note" title="Everything is done.">
+                What it came to stands under “What it came to”.
+              </Banner>
+            )}
+            {view === "now" && model && minute !== undefined && (
+              <NowView {...{ model, columns, takenOf, say }} isEverybody={whose === EVERYONE} />
+            )}
+            {isPractice && view === "now" && (
+              <PracticeCard
+                rate={rate}
+                practice={practice}
+                onRate={onRate}
+                onJump={jumpTo === undefined || practice ? undefined : onJump}
+                onPractice={onPractice}
+              />
+            )}
+            {isKept && (
+              <Box className="no-print" sx={{ color: COLOUR.soft, fontSize: "0.85rem", order: 3 }}>
+                This page opens without a network too.
+              </Box>
+            )}
+          </Main>
+        </Box>
+      </CookedDayProvider>
+    </ThemeProvider>
   );
 }
 

@@ -3,11 +3,11 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { stepIn, type Plan } from "@/core/plan/schema";
 import { takingsOf } from "@/core/plan/takes";
-import { isOpen, type RunState } from "@/core/run/replay";
+import type { RunState } from "@/core/run/replay";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import { dateText } from "../plan/plan-summary";
 import type { PlanShown } from "../plan/use-plan-display";
-import { COLOUR } from "../theme/tokens";
+import { DayRows, type DayRow } from "./DayRows";
 import type { DayFacts } from "./paper.view-model";
 import type { Say } from "./say";
 
@@ -23,13 +23,6 @@ interface Props {
   readonly say: Say;
 }
 
-interface Row {
-  readonly task: string;
-  readonly planned: number;
-  readonly expected: number;
-  readonly who: string;
-}
-
 /** The day in its order: on the screen to be ticked off, on paper a sheet for each cook and one for the wall. */
 export function DayList({ plan, state, rest, cooks, whose, shown, facts, say }: Props) {
   const planned = new Map(plan.solution.tasks.map(({ id, start }) => [id, start]));
@@ -37,7 +30,7 @@ export function DayList({ plan, state, rest, cooks, whose, shown, facts, say }: 
   for (const { task, resource } of takingsOf(rest)) handsOf.set(task, (handsOf.get(task) ?? new Set()).add(resource));
   const all = rest.solution.tasks
     .filter(({ id }) => planned.has(id) && plan.tasks[id]?.what.code !== "wait")
-    .map(({ id, start }): Row => ({
+    .map(({ id, start }): DayRow => ({
       task: id,
       planned: planned.get(id)!,
       expected: state.tasks.get(id)?.start ?? start,
@@ -54,7 +47,7 @@ export function DayList({ plan, state, rest, cooks, whose, shown, facts, say }: 
         </Button>
       </Box>
       <Box className="no-print">
-        <List rows={rowsOf(whose)} {...{ plan, state, shown, say }} withWho={whose === ""} />
+        <DayRows rows={rowsOf(whose)} say={say} withWho={whose === ""} />
       </Box>
       <Box sx={{ display: "none", "@media print": { display: "block", color: "#000", fontSize: "10pt" } }}>
         {sheets.map(({ id, name }) => (
@@ -84,76 +77,12 @@ export function DayList({ plan, state, rest, cooks, whose, shown, facts, say }: 
   );
 }
 
-function List({
-  rows,
-  plan,
-  state,
-  shown,
-  say,
-  withWho,
-}: Pick<Props, "plan" | "state" | "shown" | "say"> & { readonly rows: readonly Row[]; readonly withWho: boolean }) {
-  return (
-    <Box component="ol" aria-label="The day" sx={{ listStyle: "none", m: 0, p: 0 }}>
-      {rows.map(({ task, planned, expected, who }) => {
-        const status = state.tasks.get(task)?.status;
-        const isOver = !isOpen(state.tasks.get(task));
-        return (
-          <Box
-            component="li"
-            key={task}
-            sx={{
-              display: "grid",
-              gridTemplateColumns: "48px 64px 1fr",
-              gap: 1,
-              alignItems: "center",
-              borderBottom: `1px solid ${COLOUR.line}`,
-              color: isOver ? COLOUR.soft : COLOUR.ink,
-              background: status === "running" ? COLOUR.tideMist : undefined,
-            }}
-          >
-            <Box
-              component="button"
-              type="button"
-              aria-label={`${shown.task(task)}: ${isOver ? "done" : "tick as done"}`}
-              aria-pressed={isOver}
-              disabled={isOver || stepIn(plan, task)?.coreC !== undefined}
-              onClick={() => say({ kind: "done", task })}
-              sx={{
-                font: "inherit",
-                fontSize: "1.3rem",
-                width: 44,
-                height: 44,
-                background: "none",
-                border: 0,
-                cursor: "pointer",
-                color: COLOUR.tide,
-                "&:disabled": { color: COLOUR.soft, cursor: "default" },
-              }}
-            >
-              {isOver ? "☑" : "☐"}
-            </Box>
-            <Box sx={{ fontWeight: 650 }}>{shown.clock(expected)}</Box>
-            <Box sx={{ py: 0.75, fontSize: "1.05rem", textDecoration: status === "skipped" ? "line-through" : undefined }}>
-              {shown.task(task)}
-              <Box component="span" sx={{ color: COLOUR.soft, ml: 1, fontSize: "0.9rem" }}>
-                {[withWho ? who : "", Math.abs(expected - planned) > 1 ? `planned ${shown.clock(planned)}` : ""]
-                  .filter(Boolean)
-                  .join(" · ")}
-              </Box>
-            </Box>
-          </Box>
-        );
-      })}
-    </Box>
-  );
-}
-
 function Paper({
   rows,
   plan,
   shown,
   withWho,
-}: Pick<Props, "plan" | "shown"> & { readonly rows: readonly Row[]; readonly withWho: boolean }) {
+}: Pick<Props, "plan" | "shown"> & { readonly rows: readonly DayRow[]; readonly withWho: boolean }) {
   const cell = { verticalAlign: "top", borderBottom: "1px solid #000", padding: "3px 6px 3px 0" } as const;
   return (
     <table style={{ width: "100%", borderCollapse: "collapse" }}>

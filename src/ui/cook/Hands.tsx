@@ -1,9 +1,13 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { ReactNode } from "react";
+import { useState } from "react";
+import { stepIn } from "@/core/plan/schema";
 import type { PlanShown } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
-import type { CookColumn } from "./cook.view-model";
+import { tickedIn, useWeightTicks } from "../plan/StepWeights";
+import { takenWeights } from "../plan/taken-weights";
+import { useCookedDay } from "./cook-context";
+import { doingOf, type CookColumn } from "./cook.view-model";
 import { NowCard } from "./NowCard";
 import type { Say } from "./say";
 
@@ -12,15 +16,25 @@ interface Props {
   readonly isAlone: boolean;
   readonly shown: PlanShown;
   readonly say: Say;
-  readonly weightsOf: (task: string) => ReactNode;
   /** What a task takes as the rest of the day has it. */
   readonly takenOf: (task: string) => string[] | undefined;
 }
 
 /** One pair of hands: now, and the next two. */
-export function Hands({ column, isAlone, shown, say, weightsOf, takenOf }: Props) {
+export function Hands({ column, isAlone, shown, say, takenOf }: Props) {
   const { name, now, next, isAway, cook } = column;
+  const { plan, state, gathering, made } = useCookedDay();
+  const ticks = useWeightTicks(gathering);
+  // What was to begin early although something of it is not weighed out: shown first.
+  const [opened, setOpened] = useState<string>();
   const [first] = next;
+  const isUnweighed = (task: string) => {
+    const step = stepIn(plan, task);
+    const { ticked, all } = tickedIn(step ? takenWeights(plan, task, step, made[plan.tasks[task].item]) : [], ticks);
+    return ticked < all;
+  };
+  const asked = opened !== undefined && state.tasks.get(opened)?.status === "waiting" && next.some(({ task }) => task === opened);
+  const shownNow = asked ? [doingOf(plan, state, opened), ...now.filter(({ task }) => task !== opened)] : now;
   const begin = (task: string) => {
     const taken = takenOf(task);
     say({ kind: "started", task, cook, ...(taken && { taken }) });
@@ -39,20 +53,16 @@ export function Hands({ column, isAlone, shown, say, weightsOf, takenOf }: Props
           {isAway ? `${name} is back` : `${name} leaves`}
         </Button>
       </Box>
-      {now.slice(0, isAlone ? 2 : 1).map((doing) => (
+      {shownNow.slice(0, isAlone ? 2 : 1).map((doing) => (
         <NowCard
           key={doing.task}
           doing={doing}
-          weights={doing.press === "done" && isAlone && weightsOf(doing.task)}
           isSmall={!isAlone}
-          title={shown.task(doing.task)}
-          heat={shown.heat}
-          degrees={shown.degrees}
           say={(telling) => say({ cook, ...telling })}
           begin={() => begin(doing.task)}
         />
       ))}
-      {now.length === 0 && (
+      {shownNow.length === 0 && (
         <Box sx={{ fontSize: isAlone ? "1.6rem" : "1.25rem", background: COLOUR.card, border: `1px solid ${COLOUR.line}`, p: 2 }}>
           {isAway
             ? "Not there."
@@ -67,7 +77,11 @@ export function Hands({ column, isAlone, shown, say, weightsOf, takenOf }: Props
           <Box sx={{ flex: 1, fontSize: "1.05rem" }}>{shown.task(task)}</Box>
           {isLook && <Box sx={{ color: COLOUR.soft }}>a look</Box>}
           {mayBegin && (
-            <Button sx={{ minHeight: 44 }} aria-label={`${shown.task(task)}: begin now`} onClick={() => begin(task)}>
+            <Button
+              sx={{ minHeight: 44 }}
+              aria-label={`${shown.task(task)}: begin now`}
+              onClick={() => (isUnweighed(task) ? setOpened(task) : begin(task))}
+            >
               Begin now
             </Button>
           )}

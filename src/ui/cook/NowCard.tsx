@@ -1,12 +1,32 @@
+"use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { ReactNode } from "react";
+import { useMemo, useState, type ReactNode } from "react";
+import { batchesFor, weighingsOf } from "@/core/batching/batches";
+import { gateVerdicts } from "@/core/item/gates/answer";
+import { gatesOf } from "@/core/item/gates/gates";
+import { HAZARD_TEXT, hazardsOf } from "@/core/item/hazards";
+import { drawingOf } from "@/core/item/making/drawing/draw";
+import { isHeat } from "@/core/item/step";
+import { roomAt, USUAL_ROOM } from "@/core/kitchen/room";
 import { oilSetC } from "@/core/run/oil";
+import { gateKey } from "@/core/run/replay";
+import { LOOK_AT } from "@/core/run/stand";
+import { loadsToCome } from "@/core/run/pilot";
 import { Banner } from "../kit/Banner";
+import { ShapeStages } from "../kit/ShapeStages";
+import { BeforeYouGoOn } from "../plan/BeforeYouGoOn";
+import { IfItGoesWrong } from "../plan/IfItGoesWrong";
+import { PICTURES } from "../plan/shape-pictures";
+import { StepWeights, tickedIn, useWeightTicks } from "../plan/StepWeights";
+import { takenWeights } from "../plan/taken-weights";
+import { WeighIn } from "../quantities/WeighIn";
 import { COLOUR } from "../theme/tokens";
+import { useCookedDay } from "./cook-context";
 import { CoreCheck } from "./CoreCheck";
 import type { Doing } from "./cook.view-model";
 import { HowItLooks } from "./HowItLooks";
+import { LidLocked } from "./LidLocked";
 import { OilCheck } from "./OilCheck";
 import type { Say } from "./say";
 import { SomethingElse } from "./SomethingElse";
@@ -16,21 +36,66 @@ const PRESS = { minHeight: 56, fontSize: "1.15rem", px: 3 } as const;
 
 interface Props {
   readonly doing: Doing;
-  readonly title: string;
-  readonly heat: (text: string) => string;
-  readonly degrees: (celsius: number) => string;
   readonly say: Say;
   readonly begin: () => void;
-  /** What it takes, to be ticked off. */
-  readonly weights?: ReactNode;
   /** Where the screen is everybody's. */
   readonly isSmall: boolean;
 }
 
+/** Something that is not as it should be yet before a press counts: said once, and then it is the cook's to say. */
+interface Asked {
+  readonly why: readonly string[];
+  readonly go: () => void;
+}
+
 /** The one thing to do now: what, one press, how it looks when it is right, what can hurt, what it takes. */
-export function NowCard({ doing: { task, step, press, run }, title, heat, degrees, say, begin, weights, isSmall }: Props) {
+export function NowCard({ doing: { task, step, press, run, lock }, say, begin, isSmall }: Props) {
+  const { plan, state, minute, gathering, made, shown } = useCookedDay();
+  const { heat, degrees, weight } = shown;
+  const [asked, setAsked] = useState<Asked>();
+  const [isOpened, setOpened] = useState(false);
+  const ticks = useWeightTicks(gathering);
+  const title = shown.task(task);
+  const { item: itemId, range, step: stepId } = plan.tasks[task];
+  const item = made[itemId] as (typeof made)[string] | undefined;
+  const drawing = useMemo(() => item && drawingOf(item), [item]);
+  const isWaiting = run.status === "waiting";
   const needsCore = step?.coreC !== undefined && (run.coreC === undefined || run.coreC < step.coreC);
   const oilC = oilSetC(step);
+  const weights = step && (isWaiting || press === "done") ? takenWeights(plan, task, step, item) : [];
+  const { ticked, all } = tickedIn(weights, ticks);
+  const roomC = state.roomC ?? roomAt({ roomC: plan.day.kitchen.roomC ?? USUAL_ROOM }, minute);
+  const gates = step && item ? gatesOf(item, step).filter(({ kind }) => kind !== "core") : [];
+  const answerOf = (gate: (typeof gates)[number]["kind"]) => state.answers.get(gateKey(task, gate)) ?? {};
+  const verdicts = gateVerdicts(gates, (gate) => answerOf(gate), roomC);
+  const isShut = verdicts.some((one) => one === "shut");
+  const isUnasked = verdicts.some((one) => one === "unanswered");
+  // What is filled has to be cold before it begins; everything else is looked at before it is over.
+  const isGatedStart = step?.kind === "fill";
+  const hazards = step ? hazardsOf(step) : [];
+  const gone =
+    run.start !== undefined && run.expectedEnd !== undefined ? (minute - run.start) / (run.expectedEnd - run.start) : 0;
+  const isSoon = press === "done" && step !== undefined && isHeat(step) && run.status === "running" && gone >= LOOK_AT;
+  const loads = isWaiting && step && isHeat(step) && step.part === "piece" ? loadsToCome(plan, state, task) : [];
+  const dough =
+    step?.kind === "divide"
+      ? batchesFor(weighingsOf(plan.batches), itemId, range).find(({ part }) => part === "dough")
+      : undefined;
+  const faults = stepId === null ? [] : (item?.faults.filter(({ steps }) => steps.includes(stepId)) ?? []);
+  const isLocked = lock !== undefined && !isOpened;
+
+  /** Goes on, or says first what is missing. */
+  const guarded = (go: () => void, { isBegin }: { isBegin: boolean }) => {
+    const why = [
+      ...(isBegin && ticked < all ? [`${all - ticked} of ${all} not weighed out yet`] : []),
+      ...(isUnasked && isBegin === isGatedStart ? ["the question below is not answered"] : []),
+    ];
+    if (why.length === 0) return go();
+    setAsked({ why, go });
+  };
+  const done = () => guarded(() => say({ kind: "done", task }), { isBegin: isGatedStart && isWaiting });
+  const right = () => guarded(() => say({ kind: "checked", task, seen: "right" }), { isBegin: false });
+  const late = (minutes: number) => say(isWaiting ? { kind: "late", task, minutes } : { kind: "extended", task, minutes });
   return (
     <Box
       component="article"
@@ -55,35 +120,65 @@ export function NowCard({ doing: { task, step, press, run }, title, heat, degree
       >
         {title}
       </Box>
-      {step?.caution && (
+      {(step?.caution || hazards.length > 0) && (
         <Box sx={{ mt: 1.5, fontSize: isSmall ? undefined : "1.2rem" }}>
-          <Banner kind="caution">{heat(step.caution)}</Banner>
+          <Banner kind="caution">
+            {step?.caution && heat(step.caution)}
+            {hazards.map((hazard) => (
+              <Box key={hazard}>{HAZARD_TEXT[hazard]}</Box>
+            ))}
+          </Banner>
         </Box>
+      )}
+      {isSoon && (
+        <Box sx={{ mt: 1.5, fontSize: "1.2rem" }}>
+          <Banner kind="note" role="status" title="Soon due: have a look, and listen">
+            {[step.cue?.hear, step.cue?.see, step.cue?.smell].filter(Boolean).join("; ") || "Is it right yet?"}
+          </Banner>
+        </Box>
+      )}
+      {isLocked && press === "judge" && (
+        <LidLocked task={task} reason={lock.reason} until={shown.clock(lock.until)} say={say} onOpen={() => setOpened(true)} />
       )}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mt: 2 }}>
         {press === "done" && (
-          <Button variant="contained" sx={PRESS} onClick={() => say({ kind: "done", task })}>
+          <Button variant="contained" sx={PRESS} disabled={isShut} onClick={done}>
             Done
           </Button>
         )}
         {press === "begin" && (
-          <Button variant="contained" sx={PRESS} onClick={begin}>
+          <Button
+            variant="contained"
+            sx={PRESS}
+            disabled={isShut && isGatedStart}
+            onClick={() => guarded(begin, { isBegin: true })}
+          >
             It is in: begin
           </Button>
         )}
-        {press === "judge" && !needsCore && (
-          <Button variant="contained" sx={PRESS} onClick={() => say({ kind: "checked", task, seen: "right" })}>
+        {press === "judge" && !needsCore && !isLocked && (
+          <Button variant="contained" sx={PRESS} disabled={isShut} onClick={right}>
             It is right
           </Button>
         )}
-        {press === "judge" && (
+        {press === "judge" && !isLocked && (
           <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "checked", task, seen: "early" })}>
             Not yet
           </Button>
         )}
-        {press === "done" && run.status === "waiting" && (
-          <Button variant="outlined" sx={PRESS} onClick={begin}>
+        {press === "done" && isWaiting && (
+          <Button
+            variant="outlined"
+            sx={PRESS}
+            disabled={isShut && isGatedStart}
+            onClick={() => guarded(begin, { isBegin: true })}
+          >
             Begin
+          </Button>
+        )}
+        {loads.length > 1 && run.minutes === undefined && (
+          <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "piloted", task })}>
+            One piece first
           </Button>
         )}
         {[5, 10].map((minutes) => (
@@ -92,26 +187,71 @@ export function NowCard({ doing: { task, step, press, run }, title, heat, degree
             variant="outlined"
             sx={PRESS}
             aria-label={`${title}: ${minutes} min more`}
-            onClick={() => say(run.status === "waiting" ? { kind: "late", task, minutes } : { kind: "extended", task, minutes })}
+            onClick={() => late(minutes)}
           >
             +{minutes}
           </Button>
         ))}
         <SomethingElse task={task} title={title} say={say} />
       </Box>
+      {asked && (
+        <Box sx={{ mt: 1.5 }}>
+          <Banner kind="caution" role="status" title={`Not so fast: ${asked.why.join("; ")}`}>
+            <Button
+              variant="outlined"
+              sx={{ minHeight: 44, mt: 0.5 }}
+              onClick={() => {
+                setAsked(undefined);
+                asked.go();
+              }}
+            >
+              Go on all the same
+            </Button>
+          </Banner>
+        </Box>
+      )}
+      {gates.length > 0 && (
+        <BeforeYouGoOn
+          gates={gates}
+          roomC={roomC}
+          shown={shown}
+          answerOf={answerOf}
+          onAnswer={(gate, { seen, note }) => {
+            setAsked(undefined);
+            if (seen) say({ kind: "answered", task, gate, seen, ...(note !== undefined && { note }) });
+          }}
+          late={{ text: (minutes) => `Wait ${minutes} min`, press: late }}
+        />
+      )}
       {oilC !== undefined && <OilCheck task={task} wantedC={oilC} degrees={degrees} say={say} />}
-      {press === "judge" && step?.coreC !== undefined && (
+      {press === "judge" && step?.coreC !== undefined && !isLocked && (
         <CoreCheck task={task} wantedC={step.coreC} measuredC={run.coreC} degrees={degrees} say={say} />
       )}
-      {press === "judge" && step && <HowItLooks task={task} step={step} say={say} mayEnd={!needsCore} />}
+      {((press === "judge" && !isLocked) || isSoon) && step && (
+        <HowItLooks task={task} step={step} say={say} mayEnd={!needsCore && !isShut} />
+      )}
       {step?.do && <Box sx={{ mt: 1.5, fontSize: isSmall ? "1.15rem" : "1.35rem" }}>{heat(step.do)}</Box>}
-      {press !== "judge" && step?.cue?.see && (
+      {press !== "judge" && !isSoon && step?.cue?.see && (
         <Line name="Right when">{[step.cue.see, step.cue.feel, step.cue.hear, step.cue.smell].filter(Boolean).join("; ")}</Line>
       )}
       {step?.coreC !== undefined && (
         <Line name="Core">{degrees(step.coreC)} in the thickest piece, in two of them; local rules come first</Line>
       )}
-      {weights}
+      {!isSmall && <StepWeights gathering={gathering} batches={weights} weight={weight} canTick />}
+      {!isSmall && drawing && step && PICTURES[step.kind] && (
+        <Box sx={{ mt: 1.5 }}>
+          <ShapeStages drawing={drawing} least={130} only={PICTURES[step.kind]!} />
+        </Box>
+      )}
+      {!isSmall && dough && item && item.piece.portionBy !== "eye" && item.piece.doughG > 0 && (
+        <WeighIn
+          id={`${gathering}-${dough.id}`}
+          pieces={dough.pieces}
+          doughG={dough.pieces * item.piece.doughG}
+          ratio={item.piece.fillingG / item.piece.doughG}
+        />
+      )}
+      <IfItGoesWrong faults={faults} onSeen={(fault) => say({ kind: "fault", item: itemId, fault })} />
     </Box>
   );
 }

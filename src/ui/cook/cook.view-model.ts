@@ -1,7 +1,12 @@
+import { resourceText } from "@/core/plan/reason-text";
 import { stepIn, type Plan } from "@/core/plan/schema";
 import type { Step } from "@/core/item/step";
 import { peopleIn } from "@/core/run/helpers";
 import { isOpen, type RunState, type TaskRun } from "@/core/run/replay";
+import { earlyRises } from "@/core/run/ways-out";
+import { heatsToSet, type HeatToSet } from "@/core/run/heats-to-set";
+import { foodWindows, windowLevel, type FoodWindow } from "@/core/run/windows";
+import { lockIn } from "./lock";
 import { clocksOf, cooksNow, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "@/core/run/run-text";
 import type { Replanned } from "@/core/schedule/replan/replan";
@@ -13,6 +18,8 @@ export interface Doing {
   readonly run: TaskRun;
   /** By now: it is begun and over in one, put in, or judged. */
   readonly press: "done" | "begin" | "judge";
+  /** Until when its lid stays shut, and why. */
+  readonly lock?: { readonly until: number; readonly reason: string } | undefined;
 }
 
 export interface CookColumn {
@@ -33,6 +40,14 @@ export interface CookModel {
   readonly columns: readonly CookColumn[];
   readonly clocks: readonly RunningClock[];
   readonly food: readonly FoodClock[];
+  readonly windows: readonly FoodWindow[];
+  readonly heats: readonly HeatToSet[];
+  /** Rises that may be ready before anything can go on with them. */
+  readonly early: ReturnType<typeof earlyRises>;
+  /** Waits that are longer than they should be. */
+  readonly broken: Replanned["broken"];
+  /** What is due at this minute beside what hands do, told aloud. */
+  readonly due: readonly string[];
   readonly warnings: readonly { readonly code: Warning["code"]; readonly text: string }[];
   /** What the rest of the day comes to; undefined until it is known. */
   readonly sentence: string | undefined;
@@ -48,22 +63,36 @@ interface Shown {
   readonly clock: (minute: number) => string;
 }
 
+/** A task as hands have it. */
+export function doingOf(plan: Plan, state: RunState, task: string): Doing {
+  const step = stepIn(plan, task);
+  const run = state.tasks.get(task) ?? { status: "waiting" as const };
+  const isHandsOn = !step || step.attention === "hands-on";
+  return { task, step, run, press: isHandsOn ? "done" : run.status === "running" ? "judge" : "begin" };
+}
+
 /** Where a day stands at a minute, for the screen in the kitchen. `rest` undefined: the plan as it was. */
 export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefined, now: number, shown: Shown): CookModel {
   const { solution } = rest ?? plan;
   const clocks = clocksOf(plan, state);
   const food = foodClocks(plan, state, now);
+  const windows = foodWindows(plan, state, { problem: plan.problem, solution }, now);
+  const heats = heatsToSet(plan, state, { solution });
+  const windowName = (one: FoodWindow) =>
+    one.code === "egg-wash"
+      ? `Egg for brushing: ${plan.day.items.find(({ id }) => id === one.item)?.name ?? one.item}`
+      : one.code === "hot-oil"
+        ? `Hot oil: ${resourceText(plan, one.resource)}`
+        : shown.task(one.task);
   const slip = rest && slipOfRest(plan, rest, state);
   const warnings: Warning[] = [
     ...state.odd.slice(-1),
     ...clockWarnings(clocks, now).filter(({ code }) => code === "too-far"),
-    ...food.filter(({ level }) => level !== "ok").map((one) => ({ code: "out-of-cold" as const, ...one })),
+    ...food.filter(({ level, isCold }) => level !== "ok" && !isCold).map((one) => ({ code: "out-of-cold" as const, ...one })),
   ];
   const doing = (task: string): Doing => {
-    const step = stepIn(plan, task);
-    const run = state.tasks.get(task) ?? { status: "waiting" as const };
-    const isHandsOn = !step || step.attention === "hands-on";
-    return { task, step, run, press: isHandsOn ? "done" : run.status === "running" ? "judge" : "begin" };
+    const clock = clocks.find((one) => one.task === task);
+    return { ...doingOf(plan, state, task), lock: clock && lockIn(plan, clock, now) };
   };
   const names = new Map(peopleIn(plan, state).map(({ id, name }) => [id, name]));
   const starts = solution.tasks.filter(
@@ -92,6 +121,14 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
     })),
     clocks,
     food,
+    windows,
+    heats,
+    early: earlyRises(plan, state, rest ?? plan, now),
+    broken: rest?.broken ?? [],
+    due: [
+      ...heats.filter(({ at }) => at <= now).map(({ resource, task }) => `${resourceText(plan, resource)}: ${shown.task(task)}`),
+      ...windows.filter((one) => one.code !== "too-hot" && windowLevel(one, now) !== "ok").map(windowName),
+    ],
     warnings: warnings.map((warning) => ({ code: warning.code, text: warningText(plan, warning, shown.task) })),
     late: (slip?.late ?? []).filter(({ target, minutes }) => minutes > (state.agreed.get(target) ?? 0)),
     nextMinute: upcoming.length > 0 ? Math.min(...upcoming) : undefined,

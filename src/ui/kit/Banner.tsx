@@ -41,7 +41,7 @@ export function Banner({
           flex: "none",
           borderRadius: "50%",
           background: look.line,
-          color: "#fff",
+          color: COLOUR.card,
           fontWeight: 700,
           fontSize: 13,
           textAlign: "center",

@@ -4,8 +4,25 @@ import Typography from "@mui/material/Typography";
 import type { Batch } from "@/core/batching/batches";
 import { piecesText } from "@/core/plan/task-text";
 import { Banner } from "../kit/Banner";
-import { useTicks } from "../kit/use-stored";
+import { useTicks, type Ticks } from "../kit/use-stored";
 import { COLOUR } from "../theme/tokens";
+
+type Line = Batch["ingredients"][number];
+
+/** Under what a weight is ticked off. */
+const tickOf = (batch: Batch, line: Line): string => `${batch.id} ${line.in} ${line.id}`;
+
+/** How many weights of batches are ticked off in this browser, of how many. */
+export function tickedIn(
+  batches: readonly Batch[],
+  ticks: Pick<Ticks, "has">,
+): { readonly ticked: number; readonly all: number } {
+  const lines = batches.flatMap((batch) => batch.ingredients.map((line) => ticks.has(tickOf(batch, line))));
+  return { ticked: lines.filter(Boolean).length, all: lines.length };
+}
+
+/** The ticks of a gathering's weights. */
+export const useWeightTicks = (gathering: string): Ticks => useTicks(`unisynth-ticks-${gathering}`);
 
 interface Props {
   readonly gathering: string;
@@ -17,19 +34,19 @@ interface Props {
 
 /** What goes into it, with what is ticked off on the weigh-out sheet; what is missing is said before the step begins. */
 export function StepWeights({ gathering, batches, weight, canTick }: Props) {
-  const ticks = useTicks(`unisynth-ticks-${gathering}`);
+  const ticks = useWeightTicks(gathering);
   if (batches.length === 0) return null;
-  const ready = (batch: Batch, line: Batch["ingredients"][number]) => ticks.has(`${batch.id} ${line.in} ${line.id}`);
-  const all = batches.flatMap((batch) => batch.ingredients.map((line) => ready(batch, line)));
-  const missing = all.filter((ticked) => !ticked).length;
+  const ready = (batch: Batch, line: Line) => ticks.has(tickOf(batch, line));
+  const { ticked, all } = tickedIn(batches, ticks);
+  const missing = all - ticked;
   return (
     <Box sx={{ mt: 1.5 }}>
       <Typography variant="h3" gutterBottom>
         Weights
       </Typography>
-      {missing < all.length && missing > 0 && (
+      {missing < all && missing > 0 && (
         <Banner kind="caution">
-          {missing} of {all.length} not weighed out yet: tick them off under Quantities before the heat is on.
+          {missing} of {all} not weighed out yet: tick them off under Quantities before the heat is on.
         </Banner>
       )}
       {batches.map((batch) => (
@@ -42,7 +59,7 @@ export function StepWeights({ gathering, batches, weight, canTick }: Props) {
                 component: "button",
                 type: "button",
                 "aria-pressed": ready(batch, line),
-                onClick: () => ticks.toggle(`${batch.id} ${line.in} ${line.id}`),
+                onClick: () => ticks.toggle(tickOf(batch, line)),
               })}
               sx={{
                 display: "grid",

@@ -8,7 +8,8 @@ import Switch from "@mui/material/Switch";
 import { useMemo, useState } from "react";
 import type { PantryEntry } from "@/core/batching/shopping-list";
 import { Empty } from "../kit/Empty";
-import { useStoredFlag, useTicks } from "../kit/use-stored";
+import { useStoredFlag } from "../kit/use-stored";
+import { useWeightTicks } from "../plan/StepWeights";
 import { useDraft, usePlan } from "../plan/PlanProvider";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { LabelsTab } from "./LabelsTab";
@@ -35,7 +36,7 @@ export function QuantitiesView({ pantry, noteLiquid }: Props) {
   const sheets = useSettled(ofTheDay, good?.request, work.kind === "improving");
   const [tab, setTab] = useState<"weigh" | "shop" | "labels">("weigh");
   const [big, setBig] = useStoredFlag("unisynth-big-type");
-  const ticks = useTicks(`unisynth-ticks-${draft.id}`);
+  const ticks = useWeightTicks(draft.id);
   if (!latest || sheets.length === 0)
     return (
       <Empty title="Nothing to weigh yet">

@@ -1,5 +1,5 @@
-/** The colours of the product and what each is for; see docs/design-notes.md. */
-export const COLOUR = {
+/** The colours of the product by day and what each is for; see docs/design-notes.md. */
+export const DAY = {
   /** Page: flour on a table, slightly grey so that white cards lift. */
   page: "#eef0ec",
   card: "#ffffff",
@@ -18,6 +18,36 @@ export const COLOUR = {
   fits: "#2b6a34",
   fitsMist: "#e3f1e2",
 } as const;
+
+type Name = keyof typeof DAY;
+
+/** The same by night, for a screen in a dim kitchen: each keeps what it is for. */
+export const NIGHT: Readonly<Record<Name, string>> = {
+  page: "#10181a",
+  card: "#1a2527",
+  ink: "#eef3f0",
+  soft: "#b4c2c1",
+  line: "#41504f",
+  tide: "#7fd0c8",
+  tideDeep: "#0a3134",
+  tideMist: "#17363a",
+  ember: "#ff9b73",
+  emberMist: "#45241a",
+  caution: "#f0c46b",
+  cautionMist: "#3d2f12",
+  fits: "#8fd49a",
+  fitsMist: "#1d3a24",
+};
+
+const names = Object.keys(DAY) as Name[];
+const variable = (name: Name) => `--unisynth-${name}`;
+
+/** A colour as it is now, by day or by night. */
+export const COLOUR = Object.fromEntries(names.map((name) => [name, `var(${variable(name)})`])) as Readonly<Record<Name, string>>;
+
+/** The colours as a style sheet has them. */
+export const variablesOf = (colours: Readonly<Record<Name, string>>): Record<string, string> =>
+  Object.fromEntries(names.map((name) => [variable(name), colours[name]]));
 
 export interface Tone {
   /** Ground of passive time. */

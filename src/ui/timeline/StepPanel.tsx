@@ -8,29 +8,31 @@ import { useState, type ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
 import { gatesOf } from "@/core/item/gates/gates";
 import { drawingOf } from "@/core/item/making/drawing/draw";
-import type { Stage } from "@/core/item/making/drawing/stage";
 import { coldFor } from "@/core/item/cold-dough";
 import type { Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
 import { roomAt, USUAL_ROOM_C } from "@/core/kitchen/room";
 import type { Kitchen } from "@/core/kitchen/schema";
+import { gateKey } from "@/core/run/replay";
 import { outOfCold } from "@/core/plan/out-of-cold";
 import { resourceText } from "@/core/plan/reason-text";
 import { stepIn, taskShares, type DurationSource, type Plan, type TaskInfo } from "@/core/plan/schema";
 import { handsIn } from "@/core/plan/takes";
 import { piecesText } from "@/core/plan/task-text";
-import { uncapitalised } from "@/core/shared/words";
 import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
 import { ShapeStages } from "../kit/ShapeStages";
+import { BeforeYouGoOn } from "../plan/BeforeYouGoOn";
+import { IfItGoesWrong } from "../plan/IfItGoesWrong";
 import { isOverDays, momentText } from "../plan/plan-summary";
+import { PICTURES } from "../plan/shape-pictures";
 import { StepWeights } from "../plan/StepWeights";
 import { takenWeights } from "../plan/taken-weights";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR, toneOf } from "../theme/tokens";
-import { BeforeYouGoOn } from "./BeforeYouGoOn";
 import { OtherLength } from "./OtherLength";
 import { RunsLate } from "./RunsLate";
+import { useSeen } from "./use-seen";
 import { waterText } from "./water-text";
 import { planHolds, whyHere } from "./why";
 
@@ -63,17 +65,11 @@ const SOURCE_TEXT: Readonly<Record<DurationSource, string>> = {
 };
 const CUE_WORD = { see: "Look", feel: "Feel", hear: "Listen", smell: "Smell" } as const;
 
-/** Pictures of how a piece is formed that belong to a step. */
-const PICTURES: Partial<Readonly<Record<Step["kind"], readonly Stage["id"][]>>> = {
-  roll: ["blank"],
-  fill: ["fill"],
-  seal: ["fold", "seal", "done"],
-};
-
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
 export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSelect }: Props) {
   const shown = usePlanDisplay(plan);
   const [late, setLate] = useState<{ readonly task: string; readonly minutes: number }>();
+  const [answerOf, putAnswer] = useSeen(plan.day.gathering.id);
   const { clock, weight, heat, degrees, dial } = shown;
   const { targets, cooks, rules, gathering } = plan.day;
   const holds = planHolds(plan);
@@ -199,26 +195,18 @@ export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSel
       {step && <Cues step={step} />}
       {made && step && (
         <BeforeYouGoOn
-          gathering={gathering.id}
-          task={task}
           gates={gatesOf(made, step)}
           roomC={roomC}
           shown={shown}
-          onLate={(minutes) => setLate({ task, minutes })}
+          answerOf={(gate) => answerOf(gateKey(task, gate))}
+          onAnswer={(gate, answer) => putAnswer(gateKey(task, gate), answer)}
+          late={{
+            text: (minutes) => `See what ${minutes} min later moves`,
+            press: (minutes) => setLate({ task, minutes }),
+          }}
         />
       )}
-      {faults.length > 0 && (
-        <Box component="details" sx={{ mt: 1.25, fontSize: "0.85rem" }}>
-          <Box component="summary" sx={{ cursor: "pointer", fontWeight: 600, minHeight: 28 }}>
-            If it goes wrong: {faults.map(({ sign }) => uncapitalised(sign)).join("; ")}
-          </Box>
-          {faults.map(({ id, sign, cause, remedy }) => (
-            <Box key={id} sx={{ mt: 0.75 }}>
-              <strong>{sign}</strong>: {cause}. {remedy}
-            </Box>
-          ))}
-        </Box>
-      )}
+      <IfItGoesWrong faults={faults} />
       {step && <StepWeights gathering={gathering.id} weight={weight} batches={takenWeights(plan, task, step, made)} />}
       {why.steps.length > 0 && (
         <Box sx={{ mt: 1.5 }} role="group" aria-label="Why at this time">

@@ -4,7 +4,7 @@ import { CookView } from "@/ui/cook/CookView";
 import { dayFacts } from "@/ui/cook/paper.view-model";
 import { UnreadablePage } from "@/ui/kit/UnreadablePage";
 import { withDatabase } from "../../with-database";
-import { tellRun } from "../actions";
+import { takeOver, tellRun } from "../actions";
 
 /** A plan being cooked, on whatever device stands in the kitchen. */
 export default async function Page({ params }: { params: Promise<{ run: string }> }) {
@@ -22,10 +22,18 @@ export default async function Page({ params }: { params: Promise<{ run: string }
           issue={{ code: "unreadable", path: ["plan"], got: id, wanted: "the plan that is cooked" }}
         />
       );
-    const finishes = Object.fromEntries(kept.request.items.map(({ id: item, finish }) => [item, { finish }]));
+    const made = Object.fromEntries(kept.request.items.map((item) => [item.id, item]));
     const facts = dayFacts(kept.request);
     return (
-      <CookView facts={facts} finishes={finishes} run={run} plan={kept.plan} received={repository.after(id, 0)} tell={tellRun} />
+      <CookView
+        facts={facts}
+        made={made}
+        run={run}
+        plan={kept.plan}
+        received={repository.after(id, 0)}
+        tell={tellRun}
+        takeOver={takeOver}
+      />
     );
   });
 }

@@ -71,3 +71,18 @@ export function verdictOf(gate: Gate, seen: Seen, roomC: number): Verdict | unde
       return seen.value >= gate.leastC ? OPEN : { open: false, code: "core-short", waitMin: MORE_HEAT_MIN };
   }
 }
+
+/** Where each gate of a step stands: not asked yet, open, shut, or passed all the same with a reason that is kept. */
+export type GateStand = "unanswered" | "open" | "shut" | "passed";
+
+export const gateVerdicts = (
+  gates: readonly Gate[],
+  answerOf: (gate: Gate["kind"]) => { readonly seen?: Seen | undefined; readonly note?: string | undefined },
+  roomC: number,
+): GateStand[] =>
+  gates.map((gate) => {
+    const { seen, note } = answerOf(gate.kind);
+    const verdict = seen && verdictOf(gate, seen, roomC);
+    if (!verdict) return "unanswered";
+    return verdict.open ? "open" : note !== undefined ? "passed" : "shut";
+  });

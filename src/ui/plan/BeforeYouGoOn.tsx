@@ -8,26 +8,30 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { verdictOf, type Verdict } from "@/core/item/gates/answer";
+import { verdictOf, type Seen, type Verdict } from "@/core/item/gates/answer";
 import { questionOf, verdictText, type GateShown } from "@/core/item/gates/gate-text";
 import type { Gate } from "@/core/item/gates/gates";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
-import { useSeen, type Answer } from "./use-seen";
+
+/** What was seen at a gate; `note`: why work went on all the same. */
+export interface GateAnswer {
+  readonly seen?: (Seen & { readonly which?: readonly string[] | undefined }) | undefined;
+  readonly note?: string | undefined;
+}
 
 interface Props {
-  readonly gathering: string;
-  readonly task: string;
   readonly gates: readonly Gate[];
   readonly roomC: number;
   readonly shown: GateShown;
-  /** Looks what moves when work goes on so much later, min. */
-  readonly onLate: (minutes: number) => void;
+  readonly answerOf: (gate: Gate["kind"]) => GateAnswer;
+  readonly onAnswer: (gate: Gate["kind"], answer: GateAnswer) => void;
+  /** What can be done where it takes so many minutes more. */
+  readonly late: { readonly text: (minutes: number) => string; readonly press: (minutes: number) => void };
 }
 
 /** What is to be looked at before work goes on: a question each, what an answer means, and what that does to the day. */
-export function BeforeYouGoOn({ gathering, task, gates, roomC, shown, onLate }: Props) {
-  const [answerOf, put] = useSeen(gathering);
+export function BeforeYouGoOn({ gates, roomC, shown, answerOf, onAnswer, late }: Props) {
   if (gates.length === 0) return null;
   return (
     <Box sx={{ mt: 1.5 }} role="group" aria-label="Before you go on">
@@ -35,20 +39,19 @@ export function BeforeYouGoOn({ gathering, task, gates, roomC, shown, onLate }: 
         Before you go on
       </Typography>
       {gates.map((gate) => {
-        const key = `${task} ${gate.kind}`;
-        const answer = answerOf(key);
+        const answer = answerOf(gate.kind);
         const verdict = answer.seen && verdictOf(gate, answer.seen, roomC);
         return (
           <Box key={gate.kind} sx={{ mb: 1, fontSize: "0.875rem" }}>
             <Box sx={{ mb: 0.5 }}>{questionOf(gate, shown)}</Box>
-            <Asked gate={gate} answer={answer} onAnswer={(seen) => put(key, { seen })} />
+            <Asked gate={gate} answer={answer} onAnswer={(seen) => onAnswer(gate.kind, { seen })} />
             {verdict && (
               <Box role="status" sx={{ mt: 0.5, fontWeight: 600, color: verdict.open ? COLOUR.fits : COLOUR.ember }}>
                 {verdictText(gate, verdict, shown)}
               </Box>
             )}
             {verdict && !verdict.open && (
-              <Held verdict={verdict} answer={answer} onNote={(note) => put(key, { ...answer, note })} onLate={onLate} />
+              <Held verdict={verdict} answer={answer} onNote={(note) => onAnswer(gate.kind, { ...answer, note })} late={late} />
             )}
           </Box>
         );
@@ -60,7 +63,7 @@ export function BeforeYouGoOn({ gathering, task, gates, roomC, shown, onLate }: 
 const YES_NO = ["yes", "no"] as const;
 
 /** The way in which a gate is answered. */
-function Asked({ gate, answer, onAnswer }: { gate: Gate; answer: Answer; onAnswer: (seen: Answer["seen"]) => void }) {
+function Asked({ gate, answer, onAnswer }: { gate: Gate; answer: GateAnswer; onAnswer: (seen: GateAnswer["seen"]) => void }) {
   const { seen } = answer;
   if (gate.kind === "runs" || gate.kind === "froth")
     return (
@@ -117,21 +120,21 @@ function Asked({ gate, answer, onAnswer }: { gate: Gate; answer: Answer; onAnswe
 
 interface HeldProps {
   readonly verdict: Extract<Verdict, { open: false }>;
-  readonly answer: Answer;
+  readonly answer: GateAnswer;
   readonly onNote: (note: string) => void;
-  readonly onLate: (minutes: number) => void;
+  readonly late: Props["late"];
 }
 
 /** What can be done about a gate that is shut: the day is moved, or the cook goes on and says why. */
-function Held({ verdict, answer, onNote, onLate }: HeldProps) {
+function Held({ verdict, answer, onNote, late }: HeldProps) {
   const [typed, setTyped] = useState("");
   // What is not hot enough, dead, or holds a bone is no matter of opinion.
   const isOpinion = verdict.code === "bind" || verdict.code === "cool";
   return (
     <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", mt: 0.5 }}>
       {verdict.waitMin > 0 && (
-        <Button size="small" variant="outlined" onClick={() => onLate(verdict.waitMin)}>
-          See what {verdict.waitMin} min later moves
+        <Button size="small" variant="outlined" sx={{ minHeight: 44 }} onClick={() => late.press(verdict.waitMin)}>
+          {late.text(verdict.waitMin)}
         </Button>
       )}
       {isOpinion && answer.note !== undefined && <Box>Went on all the same: {answer.note}</Box>}

@@ -1,0 +1,88 @@
+"use client";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import { useState } from "react";
+import { counted } from "@/core/shared/words";
+import { NumberField } from "../kit/NumberField";
+import { COLOUR } from "../theme/tokens";
+import type { Say } from "./say";
+
+/** What is looked at on a first piece, and how it may be. */
+const LOOKED_AT = {
+  Inside: ["done", "raw"],
+  Colour: ["right", "pale", "dark"],
+  Leak: ["none", "leaks"],
+  Taste: ["good", "bland", "salty"],
+} as const;
+type Aspect = keyof typeof LOOKED_AT;
+const MOST_MIN = 600;
+
+interface Props {
+  readonly task: string;
+  /** How long the piece is in, min. */
+  readonly goneMin: number;
+  readonly plannedMin: number;
+  /** Loads of the same step that are still to come, this one included. */
+  readonly loads: number;
+  readonly say: Say;
+}
+
+/** One piece is in the heat before the others: what it took, how it is, and with that the rest is locked. */
+export function PilotCheck({ task, goneMin, plannedMin, loads, say }: Props) {
+  const [typed, setTyped] = useState<number>();
+  const [seen, setSeen] = useState<Partial<Record<Aspect, string>>>({});
+  const minutes = typed ?? Math.max(1, goneMin);
+  const isWrong = !(minutes >= 1 && minutes <= MOST_MIN);
+  const more = Math.round((minutes - plannedMin) * loads);
+  const lock = () => {
+    const note = Object.entries(seen)
+      .map(([aspect, how]) => `${aspect.toLowerCase()} ${how}`)
+      .join(", ");
+    say({ kind: "retimed", task, minutes: Math.round(minutes), ...(note && { note: `First piece: ${note}` }) });
+  };
+  return (
+    <Box role="group" aria-label="First piece" sx={{ mt: 2, display: "grid", gap: 1 }}>
+      <Box sx={{ fontSize: "1.2rem", fontWeight: 650 }}>
+        One piece is in for {goneMin} min; {plannedMin} min are planned.
+      </Box>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, alignItems: "center" }}>
+        {(Object.keys(LOOKED_AT) as Aspect[]).map((aspect) => (
+          <Box key={aspect}>
+            <Box sx={{ fontSize: "0.9rem", color: COLOUR.soft }}>{aspect}</Box>
+            <ToggleButtonGroup
+              exclusive
+              aria-label={aspect}
+              value={seen[aspect] ?? null}
+              onChange={(_, how: string | null) => setSeen((was) => ({ ...was, [aspect]: how ?? undefined }))}
+            >
+              {LOOKED_AT[aspect].map((how) => (
+                <ToggleButton key={how} value={how} sx={{ minHeight: 44, textTransform: "none" }}>
+                  {how}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          </Box>
+        ))}
+      </Box>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "flex-start" }}>
+        <NumberField
+          label="It took, min"
+          value={typed ?? Math.max(1, goneMin)}
+          onChange={setTyped}
+          width={110}
+          {...(isWrong && { error: `It took is ${minutes}; expected 1 to ${MOST_MIN} min` })}
+        />
+        <Button variant="contained" sx={{ minHeight: 56 }} disabled={isWrong} onClick={lock}>
+          Lock it for {counted(loads, "load")}
+        </Button>
+        <Box sx={{ alignSelf: "center" }}>
+          {isWrong || more === 0
+            ? ""
+            : `${counted(loads, "load")} of ${Math.round(minutes)} instead of ${plannedMin} min: ${Math.abs(more)} min ${more > 0 ? "more" : "less"} in all.`}
+        </Box>
+      </Box>
+    </Box>
+  );
+}

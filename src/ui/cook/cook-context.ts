@@ -1,0 +1,27 @@
+"use client";
+import { createContext, useContext } from "react";
+import type { Item } from "@/core/item/schema";
+import type { Plan } from "@/core/plan/schema";
+import type { RunState } from "@/core/run/replay";
+import type { PlanShown } from "../plan/use-plan-display";
+
+/** The day that is cooked, as every card of its screen knows it. */
+export interface CookedDay {
+  readonly plan: Plan;
+  readonly state: RunState;
+  readonly minute: number;
+  readonly gathering: string;
+  /** Items as the plan was made with them. */
+  readonly made: Readonly<Record<string, Item>>;
+  readonly shown: PlanShown;
+}
+
+const Context = createContext<CookedDay | undefined>(undefined);
+
+export const CookedDayProvider = Context.Provider;
+
+export function useCookedDay(): CookedDay {
+  const day = useContext(Context);
+  if (!day) throw new Error("no day is cooked here");
+  return day;
+}
