@@ -144,11 +144,12 @@ export function earlyRises(
   rest: Pick<Replanned, "solution">,
   now: number,
 ): { readonly task: string; readonly waitMin: number; readonly ways: readonly WayOut[] }[] {
-  return [...state.tasks].flatMap(([task, { status, held, start }]) => {
+  return [...state.tasks].flatMap(([task, { status, held, start, expectedEnd = now }]) => {
     const step = stepIn(plan, task);
     const { rise } = plan.tasks[task] ?? {};
     if (status !== "running" || held || !step?.rest || !isRise(step.rest) || !rise || start === undefined) return [];
-    if (now < start + rise.firstLookMin) return [];
+    // Once it is expected to be ready nothing about it is early.
+    if (now < start + rise.firstLookMin || now >= expectedEnd) return [];
     const waitMin = (nextOf(plan, rest, task)?.at ?? now) - now;
     if (waitMin < EARLY_MIN) return [];
     const ways: WayOut[] = [

@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { amountsAfter, causesOf, heldLiquid, tracesOf, type Trace } from "@/core/run/afterwards";
 import { AMOUNTS, type AmountKind } from "@/core/run/events";
 import { lengthText } from "@/core/shared/clock";
+import { capitalised } from "@/core/shared/words";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
 import { useCookedDay, type CookedDay } from "./cook-context";
@@ -33,7 +34,7 @@ export function AmountsAndFaults({ say }: { say: Say }) {
                 return (
                   <Box key={what}>
                     <NumberField
-                      label={`${amountName(what, liquid?.name)}, ${AMOUNTS[what]}`}
+                      label={what === "pieces" ? "Pieces made" : `${amountName(what, liquid?.name)}, ${AMOUNTS[what]}`}
                       value={came}
                       late
                       width={190}
@@ -97,8 +98,8 @@ export function AmountsAndFaults({ say }: { say: Say }) {
   );
 }
 
-const amountName = (what: AmountKind, liquid: string | undefined): string =>
-  ({ water: liquid ?? "Liquid", pieces: "Pieces made", "dough-left": "Dough left", "filling-left": "Filling left" })[what];
+const amountName = (what: Exclude<AmountKind, "pieces">, liquid: string | undefined): string =>
+  what === "water" ? capitalised(liquid ?? "liquid") : what === "dough-left" ? "Dough left" : "Filling left";
 
 /** What the day's record says, as a few words. */
 function traceText(trace: Trace, { shown }: CookedDay): string {

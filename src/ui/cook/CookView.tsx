@@ -64,11 +64,11 @@ export function CookView({ run, plan, received, tell, takeOver, made, facts }: P
   const [rate, setRate] = useState(1);
   const state = useMemo(() => replay(plan, events), [plan, events]);
   const minute = useMinute(plan, run.shiftMs, state.pace);
-  const answer = useRest(plan, state, minute);
+  const { answer, settled } = useRest(plan, state, minute);
   const rest = answer?.rest;
   useAwake();
   const isKept = useOffline();
-  const model = minute === undefined ? undefined : cookModel(plan, state, rest, minute, shown);
+  const model = minute === undefined ? undefined : cookModel(plan, state, { rest, settled: settled?.rest }, minute, shown);
 
   const { shiftMs } = run;
   const { pace } = state;

@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import { resourceText } from "@/core/plan/reason-text";
 import type { HeatToSet } from "@/core/run/heats-to-set";
 import { lengthText } from "@/core/shared/clock";
+import { capitalised } from "@/core/shared/words";
 import { COLOUR } from "../theme/tokens";
 import { useCookedDay } from "./cook-context";
 import type { Say } from "./say";
@@ -21,7 +22,7 @@ export function HeatsToSet({ heats, say }: { heats: readonly HeatToSet[]; say: S
           .sort((a, b) => a.at - b.at)
           .map((heat) => {
             const isDue = minute >= heat.at;
-            const what = `${resourceText(plan, heat.resource)} to ${shown.degrees(heat.settingC)}`;
+            const what = `${capitalised(resourceText(plan, heat.resource))} to ${shown.degrees(heat.settingC)}`;
             return (
               <Box
                 component="li"

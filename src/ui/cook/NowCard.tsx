@@ -212,6 +212,7 @@ export function NowCard({ doing: { task, step, press, run, lock }, say, begin, i
       )}
       {gates.length > 0 && (
         <BeforeYouGoOn
+          isLarge
           gates={gates}
           roomC={roomC}
           shown={shown}

@@ -8,16 +8,39 @@ import TableRow from "@mui/material/TableRow";
 import Typography from "@mui/material/Typography";
 import { stepsAfter, type StepAfter } from "@/core/run/afterwards";
 import { lengthText } from "@/core/shared/clock";
+import { counted } from "@/core/shared/words";
 import { COLOUR } from "../theme/tokens";
 import { useCookedDay, type CookedDay } from "./cook-context";
 
-/** Planned beside happened, step by step. */
+/** Planned beside happened, step by step, item by item. */
 export function StepsAfter() {
-  const day = useCookedDay();
-  const { plan, state, shown } = day;
+  const { plan, state } = useCookedDay();
+  const all = stepsAfter(plan, state);
   return (
-    <Paper component="section" aria-label="Planned and happened" sx={{ p: 2.5, overflowX: "auto" }}>
+    <Paper component="section" aria-label="Planned and happened" sx={{ p: 2.5, display: "grid", gap: 0.5 }}>
       <Typography variant="h2">Planned and happened</Typography>
+      {plan.day.items.map(({ id, name }) => {
+        const own = all.filter(({ task }) => plan.tasks[task].item === id);
+        const over = own.filter(({ went }) => went);
+        const off = over.filter(({ went, planned }) => went!.minutes !== planned.minutes);
+        return (
+          <Box key={id} component="details">
+            <Box component="summary" sx={{ cursor: "pointer", minHeight: 44, py: 1.25, fontWeight: 600 }}>
+              {name}: {over.length} of {counted(own.length, "step")} done, {off.length} of other lengths than planned
+            </Box>
+            <StepTable steps={own} />
+          </Box>
+        );
+      })}
+    </Paper>
+  );
+}
+
+function StepTable({ steps }: { steps: readonly StepAfter[] }) {
+  const day = useCookedDay();
+  const { shown } = day;
+  return (
+    <Box sx={{ overflowX: "auto" }}>
       <Table size="small">
         <TableHead>
           <TableRow>
@@ -28,7 +51,7 @@ export function StepsAfter() {
           </TableRow>
         </TableHead>
         <TableBody>
-          {stepsAfter(plan, state).map((step) => (
+          {steps.map((step) => (
             <TableRow key={step.task}>
               <TableCell>{shown.task(step.task)}</TableCell>
               <TableCell sx={{ whiteSpace: "nowrap" }}>
@@ -43,7 +66,7 @@ export function StepsAfter() {
           ))}
         </TableBody>
       </Table>
-    </Paper>
+    </Box>
   );
 }
 

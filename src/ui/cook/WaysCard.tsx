@@ -7,7 +7,7 @@ import { targetName } from "@/core/plan/targets";
 import type { RunState } from "@/core/run/replay";
 import { totalLate, type WayEffect, type WayOut } from "@/core/run/ways-out";
 import { lengthText } from "@/core/shared/clock";
-import { listed } from "@/core/shared/words";
+import { capitalised, listed } from "@/core/shared/words";
 import { tryWays } from "@/workers/plan.client";
 import type { PlanShown } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
@@ -85,7 +85,7 @@ function effectText({ way, late, broken, next, coldMin }: WayEffect, shown: Plan
     ...(next ? [`${shown.task(next.task)} begins ${shown.clock(next.at)}`] : []),
     ...(coldMin !== undefined && coldMin > 0 ? [`out of the cold for ${lengthText(coldMin)} before its heat`] : []),
   ].join("; ");
-  return `${all[0].toUpperCase()}${all.slice(1)}.`;
+  return `${capitalised(all)}.`;
 }
 
 function wayText(way: WayOut, shown: PlanShown, target: (id: string) => string): string {

@@ -71,8 +71,18 @@ export function doingOf(plan: Plan, state: RunState, task: string): Doing {
   return { task, step, run, press: isHandsOn ? "done" : run.status === "running" ? "judge" : "begin" };
 }
 
-/** Where a day stands at a minute, for the screen in the kitchen. `rest` undefined: the plan as it was. */
-export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefined, now: number, shown: Shown): CookModel {
+/**
+ * Where a day stands at a minute, for the screen in the kitchen.
+ * @param rest undefined: the plan as it was
+ * @param settled the rest of the day as it was last worked out to its end: no alarm is raised over one that is worked at still
+ */
+export function cookModel(
+  plan: Plan,
+  state: RunState,
+  { rest, settled }: { readonly rest: Replanned | undefined; readonly settled: Replanned | undefined },
+  now: number,
+  shown: Shown,
+): CookModel {
   const { solution } = rest ?? plan;
   const clocks = clocksOf(plan, state);
   const food = foodClocks(plan, state, now);
@@ -124,13 +134,15 @@ export function cookModel(plan: Plan, state: RunState, rest: Replanned | undefin
     windows,
     heats,
     early: earlyRises(plan, state, rest ?? plan, now),
-    broken: rest?.broken ?? [],
+    broken: settled?.broken ?? [],
     due: [
       ...heats.filter(({ at }) => at <= now).map(({ resource, task }) => `${resourceText(plan, resource)}: ${shown.task(task)}`),
       ...windows.filter((one) => one.code !== "too-hot" && windowLevel(one, now) !== "ok").map(windowName),
     ],
     warnings: warnings.map((warning) => ({ code: warning.code, text: warningText(plan, warning, shown.task) })),
-    late: (slip?.late ?? []).filter(({ target, minutes }) => minutes > (state.agreed.get(target) ?? 0)),
+    late: (settled ? slipOfRest(plan, settled, state).late : []).filter(
+      ({ target, minutes }) => minutes > (state.agreed.get(target) ?? 0),
+    ),
     nextMinute: upcoming.length > 0 ? Math.min(...upcoming) : undefined,
     sentence: slip && slipSentence(plan, slip, shown.task, shown.clock),
     isOver: [...state.tasks].every(([id, run]) => !isOpen(run) || !plan.tasks[id]?.step),

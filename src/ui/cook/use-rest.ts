@@ -19,9 +19,17 @@ export interface Rest {
 /** Name under which the browser keeps how long first answers took: read by the tests that count them. */
 export const FIRST_ANSWER = "unisynth first answer";
 
-/** The rest of the day, planned again whenever something happened or a minute went by; undefined until the first answer. */
-export function useRest(plan: Plan, state: RunState, minute: number | undefined): Rest | undefined {
+/**
+ * The rest of the day, planned again whenever something happened or a minute went by; undefined until the first answer.
+ * @returns `answer`: the newest, which may be worked at still; `settled`: the last that was worked out to its end
+ */
+export function useRest(
+  plan: Plan,
+  state: RunState,
+  minute: number | undefined,
+): { readonly answer: Rest | undefined; readonly settled: Rest | undefined } {
   const [answer, setAnswer] = useState<Rest>();
+  const [settled, setSettled] = useState<Rest>();
   const desk = useRef<RestDesk>(undefined);
   const asked = useRef<{ state: RunState; at: number }>(undefined);
   const [hired, setHired] = useState(0);
@@ -40,7 +48,10 @@ export function useRest(plan: Plan, state: RunState, minute: number | undefined)
         );
       },
       last({ rest, arranged }, of, at) {
-        if (rest.solution.tasks.length > 0) setAnswer({ rest, state: of, minute: at, arranged, isLast: true });
+        if (rest.solution.tasks.length === 0) return;
+        const now: Rest = { rest, state: of, minute: at, arranged, isLast: true };
+        setAnswer(now);
+        setSettled(now);
       },
       broken: () => setTimeout(() => setHired((count) => count + 1), 1000),
     });
@@ -53,5 +64,5 @@ export function useRest(plan: Plan, state: RunState, minute: number | undefined)
   useEffect(() => {
     if (minute !== undefined) desk.current?.ask(state, minute);
   }, [state, minute, hired]);
-  return answer;
+  return { answer, settled };
 }

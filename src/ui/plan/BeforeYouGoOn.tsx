@@ -26,12 +26,14 @@ interface Props {
   readonly shown: GateShown;
   readonly answerOf: (gate: Gate["kind"]) => GateAnswer;
   readonly onAnswer: (gate: Gate["kind"], answer: GateAnswer) => void;
+  /** In type that is read at arm's length. */
+  readonly isLarge?: boolean;
   /** What can be done where it takes so many minutes more. */
   readonly late: { readonly text: (minutes: number) => string; readonly press: (minutes: number) => void };
 }
 
 /** What is to be looked at before work goes on: a question each, what an answer means, and what that does to the day. */
-export function BeforeYouGoOn({ gates, roomC, shown, answerOf, onAnswer, late }: Props) {
+export function BeforeYouGoOn({ gates, roomC, shown, answerOf, onAnswer, late, isLarge }: Props) {
   if (gates.length === 0) return null;
   return (
     <Box sx={{ mt: 1.5 }} role="group" aria-label="Before you go on">
@@ -42,7 +44,7 @@ export function BeforeYouGoOn({ gates, roomC, shown, answerOf, onAnswer, late }:
         const answer = answerOf(gate.kind);
         const verdict = answer.seen && verdictOf(gate, answer.seen, roomC);
         return (
-          <Box key={gate.kind} sx={{ mb: 1, fontSize: "0.875rem" }}>
+          <Box key={gate.kind} sx={{ mb: 1, fontSize: isLarge ? "1.15rem" : "0.875rem" }}>
             <Box sx={{ mb: 0.5 }}>{questionOf(gate, shown)}</Box>
             <Asked gate={gate} answer={answer} onAnswer={(seen) => onAnswer(gate.kind, { seen })} />
             {verdict && (

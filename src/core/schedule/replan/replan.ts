@@ -63,7 +63,7 @@ export interface ReplanOptions extends Omit<SolveOptions, "better"> {
 
 /**
  * A plan for the rest of the day that changes no more than it needs. First the old order at new times, or all lined up
- * anew (`lineUp`) where that asks less of people, with as much giving way as must (`rungsOf`); that answer is told at once.
+ * anew (`lineUp`) where that asks less of people, with as much giving way as must (`rungsOf`); each is told as soon as it is found.
  * Then as little as possible may give way: what still holds is kept and the rest placed anew. At last the usual
  * improvement, as long as the limits allow.
  */
@@ -78,28 +78,25 @@ export function replan(problem: Problem, old: Solution, soFar: ExecutionState, o
   const was = guessOf(strict, problem, old, soFar);
   const made: Solver[] = [];
   const solverOf = (way: number) => (made[way] ??= new Solver(rungs[way], options.seed ?? 1));
-  const answer = (way: number) => answerOf(solverOf(way), rungs[way], { strict, problem, old, begun, running: soFar.running });
+  const before = { strict, problem, old, begun, running: soFar.running };
+  const answer = (way: number) => answerOf(solverOf(way), rungs[way], before);
   /** The least that has to give way for an order to hold, by solvers of its own; undefined where it holds in no way. */
   const keeping = (guess: Guess, inOrder: Guess) => {
     const own: Solver[] = [];
     const way = firstThat(rungs.length, (at) => (own[at] ??= new Solver(rungs[at], options.seed ?? 1)).keepOrder(guess, inOrder));
-    return way < rungs.length ? { way, solver: own[way] } : undefined;
+    return way < rungs.length ? { way, solver: own[way], answer: answerOf(own[way], rungs[way], before) } : undefined;
   };
   // The order as it was; where that asks for anything, it is compared with all lined up behind what is over and under way.
   const plain = keeping(was, was);
+  if (plain) better?.(plain.answer);
   const line = plain?.way === 0 ? undefined : lineUp(strict, was, soFar);
-  const held = [plain, line && keeping({ ...was, choices: line.choices }, line)].flatMap((one) => {
-    if (!one) return [];
-    made[one.way] = one.solver;
-    return [{ ...one, answer: answer(one.way) }];
-  });
-  const [one, other] = held;
-  const kept = other && harmOf(other.answer) < harmOf(one.answer) ? other : held.at(0);
-  if (kept) made[kept.way] = kept.solver;
+  const lined = line && keeping({ ...was, choices: line.choices }, line);
+  const kept = plain && lined ? (harmOf(lined.answer) < harmOf(plain.answer) ? lined : plain) : (plain ?? lined);
+  for (const one of [plain, lined, kept]) if (one) made[one.way] = one.solver;
   const mended = () => rungs.findIndex((_, way) => solverOf(way).mend(was, budget(FIRST_SHARE), QUICK_REPAIRS));
   const quick = kept?.way ?? mended();
   const first = kept?.answer ?? (quick >= 0 ? answer(quick) : undefined);
-  if (first) better?.(first);
+  if (first && first !== plain?.answer) better?.(first);
   if (kept && (onlyKeep || (onlyWhereWorse && !asksForMore(kept.answer)))) return kept.answer;
   const guesses = quick >= 0 ? [solverOf(quick).best!, was] : [was];
   for (let way = 0; way < rungs.length; way++) {
