@@ -126,13 +126,11 @@ function oilWindows(plan: Plan, { tasks }: RunState, rest: { solution: Solution 
   });
 }
 
-/** What a piece of an item weighs as it goes into the heat, g, as far as the plan's batches say. */
-export function pieceGrams({ batches }: Plan, item: string): number {
-  const parts = ["dough", "filling"].map((part) => batches.filter((one) => one.item === item && one.part === part));
-  return parts.reduce((sum, own) => {
-    const pieces = own.reduce((all, one) => all + one.pieces, 0);
-    return pieces === 0 ? sum : sum + own.reduce((all, { totalG }) => all + totalG, 0) / pieces;
-  }, 0);
+/** What a piece of an item has of its dough or its filling, g, as far as the plan's batches say. */
+export function partGrams({ batches }: Plan, item: string, part: "dough" | "filling"): number {
+  const own = batches.filter((one) => one.item === item && one.part === part);
+  const pieces = own.reduce((all, one) => all + one.pieces, 0);
+  return pieces === 0 ? 0 : own.reduce((all, { totalG }) => all + totalG, 0) / pieces;
 }
 
 function hotPieces(plan: Plan, { tasks, roomC: measuredC }: RunState, now: number): FoodWindow[] {
@@ -141,7 +139,8 @@ function hotPieces(plan: Plan, { tasks, roomC: measuredC }: RunState, now: numbe
     const step = stepIn(plan, task);
     const isOut = status === "done" && step && isHeat(step) && step.part === "piece" && step.kind !== "blind-bake" && !gone;
     if (!isOut || end === undefined) return [];
-    const of = { coreC: coreC ?? UNMEASURED_C, pieceG: pieceGrams(plan, plan.tasks[task].item), roomC };
+    const { item } = plan.tasks[task];
+    const of = { coreC: coreC ?? UNMEASURED_C, pieceG: partGrams(plan, item, "dough") + partGrams(plan, item, "filling"), roomC };
     const until = end + coolToEatMin({ ...of, eater: "adult" });
     const childUntil = end + coolToEatMin({ ...of, eater: "child" });
     if (now >= childUntil) return [];

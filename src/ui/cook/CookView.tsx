@@ -8,6 +8,7 @@ import { momentOf } from "@/core/run/clock";
 import type { Plan } from "@/core/plan/schema";
 import type { RunEvent, Telling } from "@/core/run/events";
 import { peopleIn } from "@/core/run/helpers";
+import { devicesOf, simulatedKitchen } from "@/core/run/practice/simulated-kitchen";
 import { replay } from "@/core/run/replay";
 import { counted } from "@/core/shared/words";
 import { Banner } from "../kit/Banner";
@@ -95,7 +96,11 @@ export function CookView({ run, plan, received, tell, takeOver, made, facts }: P
     [lastAt, pace, send, shiftMs, whose],
   );
   const say: Say = useCallback((telling, at) => sayAll([telling], at), [sayAll]);
-  usePractice(plan, practice, rate, state, answer, sayAll);
+  const kitchen = useMemo(
+    () => (shiftMs === 0 ? undefined : simulatedKitchen(plan, practice?.seed ?? 1, practice?.faults ?? [])),
+    [plan, practice, shiftMs],
+  );
+  usePractice(plan, practice && kitchen, rate, state, answer, sayAll);
 
   // Whoever pressed last tells how the rest was arranged upon it.
   useEffect(() => {
@@ -137,8 +142,13 @@ export function CookView({ run, plan, received, tell, takeOver, made, facts }: P
     pacedAt(rate, at);
   };
   const cooked = useMemo(
-    () => ({ plan, state, minute: minute ?? 0, gathering: run.gatheringId, made, shown }),
-    [plan, state, minute, run.gatheringId, made, shown],
+    () => ({
+      ...{ plan, state, made, shown },
+      minute: minute ?? 0,
+      gathering: run.gatheringId,
+      devices: kitchen && devicesOf(plan, kitchen, state),
+    }),
+    [plan, state, minute, run.gatheringId, made, shown, kitchen],
   );
   return (
     <ThemeProvider theme={isNight ? nightTheme : theme}>

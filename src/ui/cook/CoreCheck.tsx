@@ -4,6 +4,7 @@ import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { COLOUR } from "../theme/tokens";
+import { useCookedDay } from "./cook-context";
 import { Reading } from "./Reading";
 import type { Say } from "./say";
 
@@ -22,6 +23,7 @@ interface Props {
 
 /** Whether the core is hot enough to go on: measured, or a reason that is kept. */
 export function CoreCheck({ task, wantedC, measuredC, degrees, say }: Props) {
+  const { devices, minute } = useCookedDay();
   const [reason, setReason] = useState("");
   const isReached = measuredC !== undefined && measuredC >= wantedC;
   return (
@@ -40,6 +42,7 @@ export function CoreCheck({ task, wantedC, measuredC, degrees, say }: Props) {
             leastC={LEAST_C}
             mostC={MOST_C}
             variant="contained"
+            read={devices && (() => devices.coreC(task, minute))}
             onRead={(value) => say({ kind: "measured", task, what: "core", value })}
           />
           <TextField

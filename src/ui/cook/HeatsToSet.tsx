@@ -10,7 +10,7 @@ import type { Say } from "./say";
 
 /** Ovens, steamers and oil to be set next, counted back from when their load goes in. */
 export function HeatsToSet({ heats, say }: { heats: readonly HeatToSet[]; say: Say }) {
-  const { plan, shown, minute } = useCookedDay();
+  const { plan, shown, minute, devices } = useCookedDay();
   if (heats.length === 0) return null;
   return (
     <Box component="section" aria-label="Heat to set">
@@ -22,6 +22,7 @@ export function HeatsToSet({ heats, say }: { heats: readonly HeatToSet[]; say: S
           .sort((a, b) => a.at - b.at)
           .map((heat) => {
             const isDue = minute >= heat.at;
+            const readC = devices?.ovenC(heat.resource, minute);
             const what = `${capitalised(resourceText(plan, heat.resource))} to ${shown.degrees(heat.settingC)}`;
             return (
               <Box
@@ -42,6 +43,7 @@ export function HeatsToSet({ heats, say }: { heats: readonly HeatToSet[]; say: S
                   <Box sx={{ color: isDue ? COLOUR.ember : COLOUR.soft, fontWeight: isDue ? 650 : 400 }}>
                     {isDue ? "Now" : `At ${shown.clock(heat.at)}, in ${lengthText(heat.at - minute)}`}; {shown.task(heat.task)}{" "}
                     goes in {shown.clock(heat.goesIn)}
+                    {readC !== undefined && `; it reads ${shown.degrees(readC)}`}
                   </Box>
                 </Box>
                 <Button

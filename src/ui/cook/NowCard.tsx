@@ -50,7 +50,7 @@ interface Asked {
 
 /** The one thing to do now: what, one press, how it looks when it is right, what can hurt, what it takes. */
 export function NowCard({ doing: { task, step, press, run, lock }, say, begin, isSmall }: Props) {
-  const { plan, state, minute, gathering, made, shown } = useCookedDay();
+  const { plan, state, minute, gathering, made, shown, devices } = useCookedDay();
   const { heat, degrees, weight } = shown;
   const [asked, setAsked] = useState<Asked>();
   const [isOpened, setOpened] = useState(false);
@@ -250,6 +250,7 @@ export function NowCard({ doing: { task, step, press, run, lock }, say, begin, i
           pieces={dough.pieces}
           doughG={dough.pieces * item.piece.doughG}
           ratio={item.piece.fillingG / item.piece.doughG}
+          read={devices && ((nth) => devices.scaleG(task, nth))}
         />
       )}
       <IfItGoesWrong faults={faults} onSeen={(fault) => say({ kind: "fault", item: itemId, fault })} />

@@ -3,6 +3,7 @@ import Box from "@mui/material/Box";
 import { useState } from "react";
 import { OIL_OFF_C } from "@/core/run/oil";
 import { COLOUR } from "../theme/tokens";
+import { useCookedDay } from "./cook-context";
 import { Reading } from "./Reading";
 import type { Say } from "./say";
 
@@ -22,6 +23,7 @@ export function OilCheck({
   degrees: (celsius: number) => string;
   say: Say;
 }) {
+  const { devices, minute } = useCookedDay();
   const [read, setRead] = useState<number>();
   return (
     <Box role="group" aria-label="Oil" sx={{ mt: 2, display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center" }}>
@@ -30,6 +32,7 @@ export function OilCheck({
         leastC={LEAST_C}
         mostC={MOST_C}
         variant="outlined"
+        read={devices && (() => devices.oilC(task, minute))}
         onRead={(value) => {
           say({ kind: "measured", task, what: "oil", value });
           setRead(value);

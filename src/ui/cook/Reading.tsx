@@ -11,11 +11,13 @@ interface Props {
   readonly leastC: number;
   readonly mostC: number;
   readonly variant: "contained" | "outlined";
+  /** What a connected instrument reads; undefined without one. */
+  readonly read?: (() => number | undefined) | undefined;
   readonly onRead: (celsius: number) => void;
 }
 
 /** What a thermometer reads, typed and told. */
-export function Reading({ name, leastC, mostC, variant, onRead }: Props) {
+export function Reading({ name, leastC, mostC, variant, read, onRead }: Props) {
   const [typed, setTyped] = useState("");
   const value = readNumber(typed);
   const isWrong = typed.trim() !== "" && !(value !== undefined && value >= leastC && value <= mostC);
@@ -41,6 +43,18 @@ export function Reading({ name, leastC, mostC, variant, onRead }: Props) {
       >
         Measured
       </Button>
+      {read && (
+        <Button
+          variant="outlined"
+          sx={{ minHeight: 44 }}
+          onClick={() => {
+            const got = read();
+            if (got !== undefined) onRead(got);
+          }}
+        >
+          Read the thermometer
+        </Button>
+      )}
     </>
   );
 }

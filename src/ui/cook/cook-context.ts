@@ -2,6 +2,7 @@
 import { createContext, useContext } from "react";
 import type { Item } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/schema";
+import type { KitchenDevices } from "@/core/run/practice/kitchen-devices";
 import type { RunState } from "@/core/run/replay";
 import type { PlanShown } from "../plan/use-plan-display";
 
@@ -14,6 +15,8 @@ export interface CookedDay {
   /** Items as the plan was made with them. */
   readonly made: Readonly<Record<string, Item>>;
   readonly shown: PlanShown;
+  /** Instruments that are connected. */
+  readonly devices: KitchenDevices | undefined;
 }
 
 const Context = createContext<CookedDay | undefined>(undefined);

@@ -1,8 +1,8 @@
 "use client";
-import { useEffect, useMemo } from "react";
+import { useEffect } from "react";
 import { momentOf } from "@/core/run/clock";
 import { nextMinute, pressesAt } from "@/core/run/practice/simulated-hands";
-import { simulatedKitchen, type Fault } from "@/core/run/practice/simulated-kitchen";
+import type { Fault, SimulatedKitchen } from "@/core/run/practice/simulated-kitchen";
 import type { Telling } from "@/core/run/events";
 import type { RunState } from "@/core/run/replay";
 import type { Plan } from "@/core/plan/schema";
@@ -18,17 +18,17 @@ export interface Practice {
 /**
  * Cooks who go by the screen, in a kitchen that is not there. Its clock waits for them: it goes on to when something is to be done
  * next once the rest of the day is worked out and all is pressed that is due.
+ * @param kitchen undefined: nobody goes by the screen
  * @param rate how many times as fast as on the wall it goes at the most
  */
 export function usePractice(
   plan: Plan,
-  practice: Practice | undefined,
+  kitchen: SimulatedKitchen | undefined,
   rate: number,
   state: RunState,
   rest: Rest | undefined,
   say: (all: readonly Telling[], at: string) => void,
 ): void {
-  const kitchen = useMemo(() => practice && simulatedKitchen(plan, practice.seed, practice.faults), [plan, practice]);
   useEffect(() => {
     if (!kitchen || rate === 0 || !rest?.isLast || rest.arranged || rest.state !== state) return;
     const { minute } = rest;

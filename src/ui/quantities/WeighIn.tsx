@@ -13,6 +13,8 @@ interface Props {
   readonly pieces: number;
   readonly doughG: number;
   readonly ratio: number;
+  /** What a connected scale reads of a piece; undefined without one. */
+  readonly read?: ((nth: number) => number | undefined) | undefined;
 }
 
 /** How far a piece may be off, %. */
@@ -20,16 +22,16 @@ const TOLERANCE_PCT = 5;
 const tenth = (grams: number): string => (Math.round(grams * 10) / 10).toString();
 
 /** Pieces as they come off the scale: what is accepted, what the rest must average, and the filling of an odd one. */
-export function WeighIn({ id, pieces, doughG, ratio }: Props) {
+export function WeighIn({ id, pieces, doughG, ratio, read }: Props) {
   const [text, put] = useStored(`unisynth-weighed-${id}`);
   const [typed, setTyped] = useState<number | undefined>(undefined);
   const [round, setRound] = useState(0);
   const weighed = text === "" ? [] : text.split(" ").map(Number);
   const answer = weighIn(doughG, pieces, TOLERANCE_PCT, weighed);
   const odd = (grams: number) => grams < answer.leastG || grams > answer.mostG;
-  const put1 = () => {
-    if (typed === undefined || !(typed > 0) || weighed.length >= pieces) return;
-    put([...weighed, typed].join(" "));
+  const put1 = (grams = typed) => {
+    if (grams === undefined || !(grams > 0) || weighed.length >= pieces) return;
+    put([...weighed, grams].join(" "));
     setTyped(undefined);
     setRound(round + 1);
   };
@@ -57,6 +59,11 @@ export function WeighIn({ id, pieces, doughG, ratio }: Props) {
         <Button type="submit" variant="outlined" disabled={weighed.length >= pieces}>
           Add
         </Button>
+        {read && (
+          <Button variant="outlined" disabled={weighed.length >= pieces} onClick={() => put1(read(weighed.length))}>
+            Read the scale
+          </Button>
+        )}
         {weighed.length > 0 && <Button onClick={() => put(weighed.slice(0, -1).join(" "))}>Last one off</Button>}
       </Box>
       <Box role="status">

@@ -5,9 +5,10 @@ import { momentOf } from "../clock";
 import type { RunEvent, Telling } from "../events";
 import { outcomeOf } from "../outcome";
 import { replay } from "../replay";
+import { partGrams } from "../windows";
 import { restOfDay } from "../rest-of-day";
 import { nextMinute, pressesAt } from "./simulated-hands";
-import { FAULTS, simulatedKitchen, type Fault } from "./simulated-kitchen";
+import { devicesOf, FAULTS, simulatedKitchen, type Fault } from "./simulated-kitchen";
 
 const big = demoPlan("launch-night");
 
@@ -92,4 +93,21 @@ test("a core passes its figure when it is ready, and no sooner", () => {
     expect(kitchen.coreAfter(id, ready)).toBeGreaterThanOrEqual(wanted);
     expect(kitchen.coreAfter(id, ready * 0.8)).toBeLessThan(wanted);
   }
+});
+
+test("an oven gets as hot as it is set and no hotter; a scale reads each piece the same each time, near its weight", () => {
+  const kitchen = simulatedKitchen(big, 1, []);
+  const oven = big.problem.resources.find(({ kind }) => kind === "chamber")!;
+  const set = { id: "s", device: "x", at: momentOf(big, 600), kind: "set", what: oven.id, value: 190 } as RunEvent;
+  const at = (minute: number, events: RunEvent[] = [set]) => devicesOf(big, kitchen, replay(big, events)).ovenC(oven.id, minute)!;
+  expect(at(610, [])).toBeLessThan(60);
+  expect(at(603)).toBeGreaterThan(at(600));
+  expect([at(700), at(900)]).toEqual([190, 190]);
+  const divide = big.solution.tasks.find(({ id }) => big.steps[big.tasks[id].as ?? ""]?.kind === "divide")!;
+  const { scaleG } = devicesOf(big, kitchen, replay(big, []));
+  const grams = partGrams(big, big.tasks[divide.id].item, "dough");
+  const read = Array.from({ length: 20 }, (_, nth) => scaleG(divide.id, nth)!);
+  expect(read).toEqual(Array.from({ length: 20 }, (_, nth) => scaleG(divide.id, nth)!));
+  for (const one of read) expect(Math.abs(one / grams - 1)).toBeLessThan(0.1);
+  expect(new Set(read).size).toBeGreaterThan(3);
 });

@@ -35,7 +35,7 @@ export function pressesAt(
   const said: Telling[] = [];
   const people = new Set(peopleIn(plan, state).map(({ id }) => id));
   const { leaves, burns } = kitchen;
-  const devices = devicesOf(kitchen, state);
+  const devices = devicesOf(plan, kitchen, state);
   if (leaves && now >= leaves.minute && !state.away.has(leaves.cook))
     said.push({ kind: "changed", who: leaves.cook, isThere: false });
   const clocks = new Map(clocksOf(plan, state).map((clock) => [clock.task, clock]));

@@ -2,7 +2,9 @@ import { isHeat, type Step } from "../../item/step";
 import { roomAt, USUAL_ROOM } from "../../kitchen/room";
 import { stepIn, type Plan } from "../../plan/schema";
 import { seeded } from "../../shared/chance";
+import { candidatesOf } from "../../schedule/problem";
 import { oilSetC } from "../oil";
+import { partGrams } from "../windows";
 import { plannedMinutes, type RunState } from "../replay";
 import type { KitchenDevices } from "./kitchen-devices";
 
@@ -17,6 +19,8 @@ const HOT = 0.75;
 const SPREAD = { rest: 0.1, heat: 0.06 } as const;
 /** Pieces go into the heat as warm as this; they get no hotter than the water in them. °C. */
 const FROM_C = 20;
+/** Pieces divided by a hand are off by so much of their weight at the most. */
+const PIECE_OFF = 0.08;
 const MOST_C = 99;
 /** A core that is reached is over its figure by so much, °C. */
 const OVER_C = 1.5;
@@ -33,6 +37,8 @@ export interface SimulatedKitchen extends Pick<KitchenDevices, "roomC"> {
   readonly burns: string | undefined;
   /** Who leaves, and at which minute. */
   readonly leaves: { readonly cook: string; readonly minute: number } | undefined;
+  /** A piece of a task as it comes off the scale, g: the same one each time. */
+  readonly pieceG: (task: string, nth: number) => number | undefined;
   /** The oil as it is set for a task, °C. */
   readonly oilSetC: (task: string) => number | undefined;
   /** The oil of a task so long after it was measured last; `from` undefined: it was not yet. °C. */
@@ -79,6 +85,11 @@ export function simulatedKitchen(plan: Plan, seed: number, faults: readonly Faul
       const tau = readyAfter(task) / Math.log((MOST_C - FROM_C) / (MOST_C - wanted));
       return Math.round((MOST_C - (MOST_C - FROM_C) * Math.exp(-minutes / tau)) * 10) / 10;
     },
+    pieceG: (task, nth) => {
+      const grams = partGrams(plan, plan.tasks[task].item, "dough");
+      const off = PIECE_OFF * (2 * seeded(seed + nth + 1).unit() - 1);
+      return grams > 0 ? Math.round(grams * (1 + off)) : undefined;
+    },
     oilSetC: (task) => oilSetC(stepIn(plan, task)),
     oilAfter: (task, from, minutes) => {
       const set = oilSetC(stepIn(plan, task));
@@ -90,14 +101,31 @@ export function simulatedKitchen(plan: Plan, seed: number, faults: readonly Faul
 }
 
 /** What the instruments of a simulated kitchen read where a day has come so far. */
-export const devicesOf = (kitchen: SimulatedKitchen, { tasks, oil }: RunState): KitchenDevices => ({
-  roomC: kitchen.roomC,
-  oilC: (task, minute) => kitchen.oilAfter(task, oil?.c, oil ? minute - oil.minute : 0),
-  coreC: (task, minute) => {
-    const since = tasks.get(task)?.start;
-    return since === undefined ? undefined : kitchen.coreAfter(task, minute - since);
-  },
-});
+export const devicesOf = (plan: Plan, kitchen: SimulatedKitchen, state: RunState): KitchenDevices => {
+  const { tasks, oil } = state;
+  return {
+    roomC: kitchen.roomC,
+    oilC: (task, minute) => kitchen.oilAfter(task, oil?.c, oil ? minute - oil.minute : 0),
+    coreC: (task, minute) => {
+      const since = tasks.get(task)?.start;
+      return since === undefined ? undefined : kitchen.coreAfter(task, minute - since);
+    },
+    ovenC: (resource, minute) => heatedC(plan, state, resource, minute),
+    scaleG: kitchen.pieceG,
+  };
+};
+
+/** An oven or a steamer as warm as it has become since it was set; with something in it as it was set for that. °C. */
+function heatedC(plan: Plan, { tasks, set }: RunState, resource: string, minute: number): number | undefined {
+  const chamber = plan.problem.resources.find(({ id }) => id === resource);
+  if (chamber?.kind !== "chamber") return undefined;
+  for (const { id, uses } of plan.problem.tasks) {
+    const use = uses.find((one) => candidatesOf(one).includes(resource));
+    if (use?.setting !== undefined && tasks.get(id)?.status === "running") return use.setting;
+  }
+  const now = set.get(resource);
+  return now ? Math.round(Math.min(now.c, chamber.start + chamber.heat * Math.max(0, minute - now.minute))) : chamber.start;
+}
 
 /** What burns of a bake: its first tray, where what comes after is done tray by tray; else the whole load. */
 function burntOf(plan: Plan, bake: string | undefined): string | undefined {
