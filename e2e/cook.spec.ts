@@ -1,4 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
+import { cooking, hold, runOf } from "./cooking";
 import { demoServer } from "./demo-server";
 import { expect, test, type Page } from "./test";
 
@@ -7,42 +8,7 @@ import { expect, test, type Page } from "./test";
 test.describe.configure({ mode: "serial" });
 const own = demoServer();
 
-const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 60_000 });
-const nowOf = (page: Page, cook: string) => page.getByRole("region", { name: cook, exact: true }).getByRole("article").first();
-
-/** What a run's server knows, in the order in which it came in. */
-const toldIn = async (page: Page, run: string) =>
-  (await (await page.request.get(`${own.url}/cook/${run}/events`)).json()) as { id: string; at: string; kind: string }[];
-
-/** Lays an event on the device as a page that was closed before it could send it. */
-const hold = (page: Page, run: string, event: object) =>
-  page.evaluate(
-    ([run, event]) =>
-      new Promise<void>((done, fail) => {
-        const opening = indexedDB.open("unisynth-runs");
-        opening.onerror = () => fail(opening.error!);
-        opening.onsuccess = () => {
-          const change = opening.result.transaction("events", "readwrite");
-          change.objectStore("events").put({ run, id: (event as { id: string }).id, isTaken: false, event });
-          change.oncomplete = () => done();
-        };
-      }),
-    [run, event] as const,
-  );
-
-const runOf = (page: Page) => new URL(page.url()).pathname.split("/").at(-1)!;
-
-/** Practises a gathering's plan. */
-async function practise(page: Page, gathering: string): Promise<string> {
-  await page.goto(`${own.url}/g/${gathering}/timeline`);
-  await fits(page);
-  const stop = page.getByRole("button", { name: "Good enough" });
-  if (await stop.isVisible()) await stop.click();
-  await page.getByRole("link", { name: "Cook" }).click();
-  await page.getByRole("button", { name: "Practise it" }).click();
-  await expect(page).toHaveURL(new RegExp(`/cook/${gathering}-`), { timeout: 30_000 });
-  return runOf(page);
-}
+const { fits, nowOf, toldIn, practise } = cooking(own);
 
 let address = "";
 

@@ -1,7 +1,7 @@
 import { cookedDay, demoPlan } from "@tests/cooked-day";
 import { demoItem } from "@tests/demo";
 import { stepIn } from "../plan/schema";
-import { causesOf, stepsAfter, tracesOf } from "./afterwards";
+import { amountsAfter, causesOf, piecesOf, stepsAfter, tracesOf } from "./afterwards";
 import { replay } from "./replay";
 import { takenIntoItem, takenIntoKitchen, takeoversOf, TakeoverSchema } from "./take-over";
 import { demoKitchen } from "@tests/demo";
@@ -73,4 +73,12 @@ test("the causes of a fault: those first that the day's own record speaks for", 
     text: "too much water",
     because: [{ code: "more-water", grams: 1500, plannedG: 780 }],
   });
+});
+
+test("a first piece that is heavier than planned tells how many there will be", () => {
+  const pieces = plan.pieces.filter((one) => one.item === item).reduce((sum, one) => sum + one.pieces, 0);
+  const { planned } = amountsAfter(plan, replay(plan, []), item).find(({ what }) => what === "piece")!;
+  expect(piecesOf(plan, item, planned)).toBe(pieces);
+  expect(piecesOf(plan, item, planned * 1.1)).toBe(Math.floor(pieces / 1.1));
+  expect(piecesOf(plan, item, 0)).toBe(0);
 });

@@ -1,9 +1,11 @@
 import { isHeat } from "../item/step";
 import { roomAt, USUAL_ROOM } from "../kitchen/room";
 import { stepIn, type Plan } from "../plan/schema";
+import { down } from "../shared/rounding";
 import { AMOUNTS, type AmountKind } from "./events";
 import { OIL_OFF_C, oilSetC } from "./oil";
 import { plannedMinutes, type RunState } from "./replay";
+import { partGrams } from "./windows";
 
 /** One step of a day as it was planned and as it went, min of the plan, °C. */
 export interface StepAfter {
@@ -68,7 +70,13 @@ export function amountsAfter(plan: Plan, state: RunState, item: string): AmountA
   const came = state.amounts.get(item) ?? {};
   const liquid = heldLiquid(plan, item);
   const pieces = plan.pieces.filter((one) => one.item === item).reduce((sum, one) => sum + one.pieces, 0);
-  const planned: Readonly<Record<AmountKind, number>> = { water: liquid?.grams ?? 0, pieces, "dough-left": 0, "filling-left": 0 };
+  const planned: Readonly<Record<AmountKind, number>> = {
+    water: liquid?.grams ?? 0,
+    piece: partGrams(plan, item, "dough") + partGrams(plan, item, "filling"),
+    pieces,
+    "dough-left": 0,
+    "filling-left": 0,
+  };
   return (Object.keys(AMOUNTS) as AmountKind[])
     .filter((what) => what !== "water" || liquid)
     .map((what) => ({
@@ -77,6 +85,13 @@ export function amountsAfter(plan: Plan, state: RunState, item: string): AmountA
       came: came[what],
       ...(what === "water" && liquid && { component: liquid.component }),
     }));
+}
+
+/** How many pieces an item's dough and filling make when each weighs so much, g. */
+export function piecesOf(plan: Plan, item: string, pieceG: number): number {
+  const planned = partGrams(plan, item, "dough") + partGrams(plan, item, "filling");
+  const pieces = plan.pieces.filter((one) => one.item === item).reduce((sum, one) => sum + one.pieces, 0);
+  return pieceG > 0 ? down((pieces * planned) / pieceG) : 0;
 }
 
 /** Something of this day that was not as it should be: what may have caused a fault. */

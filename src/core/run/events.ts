@@ -36,8 +36,8 @@ export const MEASURED = {
 /** The fastest that a practice goes. */
 export const MOST_RATE = 1200;
 
-/** What is weighed or counted on the day, of one item: water that went into the dough, pieces that were made, dough and filling left over. */
-export const AMOUNTS = { water: "g", pieces: "pieces", "dough-left": "g", "filling-left": "g" } as const;
+/** What is weighed or counted on the day, of one item: the liquid that went into the dough, one piece, pieces made, dough and filling left over. */
+export const AMOUNTS = { water: "g", piece: "g", pieces: "pieces", "dough-left": "g", "filling-left": "g" } as const;
 export type AmountKind = keyof typeof AMOUNTS;
 
 /** Where a lot, a rise or pieces may wait: cold, knocked back to rise once more, or hot until the rest is there. */

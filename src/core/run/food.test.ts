@@ -88,6 +88,27 @@ describe("windows of food", () => {
     expect(windowsAt(big, done, last).filter((one) => one.code === "egg-wash" && one.item === mine)).toEqual([]);
   });
 
+  it("what is open to the air is said when its time is nearly over, by the limit that its step has", () => {
+    const open = of(
+      big,
+      (id) => stepIn(big, id)?.after.some(({ maxGapMin = 0 }) => maxGapMin > 0 && maxGapMin <= 60) ?? false,
+    )[0];
+    const [limit] = stepIn(big, open.id)!.after.filter(({ maxGapMin = 0 }) => maxGapMin > 0 && maxGapMin <= 60);
+    const { item, range } = big.tasks[open.id];
+    const before = own.find(({ id }) => {
+      const info = big.tasks[id];
+      return info.item === item && info.step === limit.step && info.range[0] < range[1] && info.range[1] > range[0];
+    })!;
+    const waits = (minutes: number) =>
+      windowsAt(big, [said(before.end, { kind: "done", task: before.id })], before.end + minutes).find(
+        (one) => one.code === "waits" && one.task === open.id,
+      );
+    expect(waits(0)).toBeUndefined();
+    const late = waits(limit.maxGapMin!)!;
+    expect(late.until).toBe(before.end + limit.maxGapMin!);
+    expect(windowLevel(late, late.until)).toBe("over");
+  });
+
   it("hot oil with nothing in it is turned off: at once when nothing is to come, after ten minutes else", () => {
     const fries = of(big, (id) => stepIn(big, id)?.kind === "fry").sort((a, b) => a.start - b.start);
     const first = asPlanned(fries[0].end).filter((one) => !("task" in one) || fries.every(({ id }) => id !== one.task));

@@ -15,6 +15,8 @@ export type FoodWindow =
   | { readonly code: "alkali"; readonly task: string; readonly since: number; readonly soonAt: number; readonly until: number }
   /** Egg for brushing that stands in the kitchen. */
   | { readonly code: "egg-wash"; readonly item: string; readonly since: number; readonly soonAt: number; readonly until: number }
+  /** Something that is open to the air, or wet, and waits for its next step. */
+  | { readonly code: "waits"; readonly task: string; readonly since: number; readonly soonAt: number; readonly until: number }
   /** Oil that is hot with nothing in it; `nextAt`: when something goes in again. */
   | {
       readonly code: "hot-oil";
@@ -59,6 +61,7 @@ export function foodWindows(
 ): FoodWindow[] {
   return [
     ...alkaliWindows(plan, state),
+    ...waitWindows(plan, state, now),
     ...eggWindows(plan, state),
     ...oilWindows(plan, state, rest, now),
     ...hotPieces(plan, state, now),
@@ -88,6 +91,29 @@ function alkaliWindows(plan: Plan, { tasks }: RunState): FoodWindow[] {
     const step = stepIn(plan, task);
     const isIt = status === "running" && step?.rest && step.part === "filling" && start !== undefined && ALKALI.test(step.do);
     return isIt ? [{ code: "alkali", task, ...opened(start, step.rest!.min, step.rest!.max) }] : [];
+  });
+}
+
+/** Longer than this a step may wait for so many reasons that nobody stands beside it, min. */
+const LONG_WAIT_MIN = 60;
+
+/** Steps that should have begun soon after what they come after, from when that is to be said. */
+function waitWindows(plan: Plan, { tasks }: RunState, now: number): FoodWindow[] {
+  return [...tasks].flatMap(([task, { status }]): FoodWindow[] => {
+    const step = stepIn(plan, task);
+    if (status !== "waiting" || !step) return [];
+    const { item, range } = plan.tasks[task];
+    const limits = step.after.filter(({ maxGapMin }) => maxGapMin !== undefined && maxGapMin > 0 && maxGapMin <= LONG_WAIT_MIN);
+    const open = limits.flatMap(({ step: before, maxGapMin = 0 }) => {
+      const ends = [...tasks].flatMap(([id, run]) => {
+        const info = plan.tasks[id];
+        const isIt = info?.item === item && info.step === before && info.range[0] < range[1] && info.range[1] > range[0];
+        return isIt && run.status === "done" && !run.gone && run.end !== undefined ? [run.end] : [];
+      });
+      return ends.length === 0 ? [] : [opened(Math.min(...ends), 0, maxGapMin)];
+    });
+    const [first] = open.sort((a, b) => a.until - b.until);
+    return first && now >= first.soonAt ? [{ code: "waits", task, ...first }] : [];
   });
 }
 

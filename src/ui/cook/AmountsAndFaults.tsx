@@ -99,7 +99,9 @@ export function AmountsAndFaults({ say }: { say: Say }) {
 }
 
 const amountName = (what: Exclude<AmountKind, "pieces">, liquid: string | undefined): string =>
-  what === "water" ? capitalised(liquid ?? "liquid") : what === "dough-left" ? "Dough left" : "Filling left";
+  what === "water"
+    ? capitalised(liquid ?? "liquid")
+    : { piece: "One piece", "dough-left": "Dough left", "filling-left": "Filling left" }[what];
 
 /** What the day's record says, as a few words. */
 function traceText(trace: Trace, { shown }: CookedDay): string {

@@ -187,7 +187,7 @@ export function CookView({ run, plan, received, tell, takeOver, made, facts }: P
               sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", order: { xs: 2, md: 0 } }}
             >
               <Box data-testid="rest" role="status" sx={{ fontSize: "1.1rem", flex: 1, minWidth: 240 }}>
-                {model?.sentence ?? "The rest of the day is being worked out …"}
+                {model?.isOver ? "The day is over." : (model?.sentence ?? "The rest of the day is being worked out …")}
               </Box>
               {(Object.keys(VIEWS) as View[]).map((one) => (
                 <Button

@@ -6,6 +6,7 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
@@ -36,7 +37,7 @@ interface Props {
 
 /** The day's tasks in their order: ticked off, and what is still to come moved before or after another by its handle. */
 export function DayRows({ rows, withWho, say }: Props) {
-  const { state } = useCookedDay();
+  const { state, shown } = useCookedDay();
   const [wish, setWish] = useState<Wish>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -48,10 +49,18 @@ export function DayRows({ rows, withWho, say }: Props) {
     const [from, to] = [waiting.indexOf(String(active.id)), waiting.indexOf(String(over.id))];
     if (from >= 0 && to >= 0) setWish({ task: waiting[from], place: to < from ? "before" : "after", other: waiting[to] });
   };
+  // Said to who does not see it move.
+  const name = (id: string | number | undefined) => (id === undefined ? "nothing" : shown.task(String(id)));
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${name(active.id)} is taken up.`,
+    onDragOver: ({ active, over }) => `${name(active.id)} is at ${name(over?.id)}.`,
+    onDragEnd: ({ active, over }) => `${name(active.id)} is put at ${name(over?.id)}.`,
+    onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
+  };
   return (
     <>
       {wish && <OrderWish key={JSON.stringify(wish)} wish={wish} say={say} onOver={() => setWish(undefined)} />}
-      <DndContext id="d" sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+      <DndContext id="d" sensors={sensors} collisionDetection={closestCenter} accessibility={{ announcements }} onDragEnd={moved}>
         <SortableContext items={waiting} strategy={verticalListSortingStrategy}>
           <Box component="ol" aria-label="The day" sx={{ listStyle: "none", m: 0, p: 0 }}>
             {rows.map((row) => (

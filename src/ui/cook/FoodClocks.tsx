@@ -90,6 +90,11 @@ function windowText(window: FoodWindow, { plan, shown, minute }: CookedDay): rea
           ? `Past ${until}: rinse it well now and cook it at once.`
           : `Softens until it is rinsed: rinse from ${shown.clock(window.soonAt)} on, by ${until} at the latest.`,
       ];
+    case "waits":
+      return [
+        shown.task(window.task),
+        `Open since ${shown.clock(window.since)}, to go on by ${until}: what was made first goes first, the rest is covered.`,
+      ];
     case "egg-wash": {
       const name = plan.day.items.find(({ id }) => id === window.item)?.name ?? window.item;
       return [

@@ -10,6 +10,7 @@ import { useCookedDay } from "./cook-context";
 import { doingOf, type CookColumn } from "./cook.view-model";
 import { NowCard } from "./NowCard";
 import type { Say } from "./say";
+import { asksForWeights } from "./weighed";
 
 interface Props {
   readonly column: CookColumn;
@@ -25,13 +26,13 @@ export function Hands({ column, isAlone, shown, say, takenOf }: Props) {
   const { name, now, next, isAway, cook } = column;
   const { plan, state, gathering, made } = useCookedDay();
   const ticks = useWeightTicks(gathering);
-  // What was to begin early although something of it is not weighed out: shown first.
+  // What was to begin early and has something to be looked at or weighed out first: shown, not begun.
   const [opened, setOpened] = useState<string>();
   const [first] = next;
-  const isUnweighed = (task: string) => {
+  const asksFirst = (task: string) => {
     const step = stepIn(plan, task);
     const { ticked, all } = tickedIn(step ? takenWeights(plan, task, step, made[plan.tasks[task].item]) : [], ticks);
-    return ticked < all;
+    return step?.kind === "fill" || (ticked < all && asksForWeights(plan, state, task));
   };
   const asked = opened !== undefined && state.tasks.get(opened)?.status === "waiting" && next.some(({ task }) => task === opened);
   const shownNow = asked ? [doingOf(plan, state, opened), ...now.filter(({ task }) => task !== opened)] : now;
@@ -72,7 +73,7 @@ export function Hands({ column, isAlone, shown, say, takenOf }: Props) {
         </Box>
       )}
       {next.map(({ task, at, isLook, mayBegin }) => (
-        <Box key={task} sx={{ display: "flex", gap: 2, alignItems: "center", px: 2, py: 0.5 }}>
+        <Box key={`${task} ${at}`} sx={{ display: "flex", gap: 2, alignItems: "center", px: 2, py: 0.5 }}>
           <Box sx={{ fontWeight: 650, minWidth: 56 }}>{shown.clock(at)}</Box>
           <Box sx={{ flex: 1, fontSize: "1.05rem" }}>{shown.task(task)}</Box>
           {isLook && <Box sx={{ color: COLOUR.soft }}>a look</Box>}
@@ -80,7 +81,7 @@ export function Hands({ column, isAlone, shown, say, takenOf }: Props) {
             <Button
               sx={{ minHeight: 44 }}
               aria-label={`${shown.task(task)}: begin now`}
-              onClick={() => (isUnweighed(task) ? setOpened(task) : begin(task))}
+              onClick={() => (asksFirst(task) ? setOpened(task) : begin(task))}
             >
               Begin now
             </Button>

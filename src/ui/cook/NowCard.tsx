@@ -13,6 +13,7 @@ import { oilSetC } from "@/core/run/oil";
 import { gateKey } from "@/core/run/replay";
 import { LOOK_AT } from "@/core/run/stand";
 import { loadsToCome } from "@/core/run/pilot";
+import { lengthText } from "@/core/shared/clock";
 import { Banner } from "../kit/Banner";
 import { ShapeStages } from "../kit/ShapeStages";
 import { BeforeYouGoOn } from "../plan/BeforeYouGoOn";
@@ -30,6 +31,7 @@ import { LidLocked } from "./LidLocked";
 import { OilCheck } from "./OilCheck";
 import type { Say } from "./say";
 import { SomethingElse } from "./SomethingElse";
+import { asksForWeights } from "./weighed";
 
 /** Large enough for a floury thumb. */
 const PRESS = { minHeight: 56, fontSize: "1.15rem", px: 3 } as const;
@@ -49,7 +51,7 @@ interface Asked {
 }
 
 /** The one thing to do now: what, one press, how it looks when it is right, what can hurt, what it takes. */
-export function NowCard({ doing: { task, step, press, run, lock }, say, begin, isSmall }: Props) {
+export function NowCard({ doing: { task, step, press, run, lock, cold }, say, begin, isSmall }: Props) {
   const { plan, state, minute, gathering, made, shown, devices } = useCookedDay();
   const { heat, degrees, weight } = shown;
   const [asked, setAsked] = useState<Asked>();
@@ -87,13 +89,18 @@ export function NowCard({ doing: { task, step, press, run, lock }, say, begin, i
   /** Goes on, or says first what is missing. */
   const guarded = (go: () => void, { isBegin }: { isBegin: boolean }) => {
     const why = [
-      ...(isBegin && ticked < all ? [`${all - ticked} of ${all} not weighed out yet`] : []),
+      ...(isBegin && ticked < all && asksForWeights(plan, state, task) ? [`${all - ticked} of ${all} not weighed out yet`] : []),
+      ...(cold && isBegin
+        ? [
+            `its lot was out of the cold for ${lengthText(cold.usedMin)}, usual guidance ${lengthText(cold.limitMin)}: throw it away; local rules come first`,
+          ]
+        : []),
       ...(isUnasked && isBegin === isGatedStart ? ["the question below is not answered"] : []),
     ];
     if (why.length === 0) return go();
     setAsked({ why, go });
   };
-  const done = () => guarded(() => say({ kind: "done", task }), { isBegin: isGatedStart && isWaiting });
+  const done = () => guarded(() => say({ kind: "done", task }), { isBegin: isWaiting && (isGatedStart || cold !== undefined) });
   const right = () => guarded(() => say({ kind: "checked", task, seen: "right" }), { isBegin: false });
   const late = (minutes: number) => say(isWaiting ? { kind: "late", task, minutes } : { kind: "extended", task, minutes });
   return (
@@ -128,6 +135,19 @@ export function NowCard({ doing: { task, step, press, run, lock }, say, begin, i
               <Box key={hazard}>{HAZARD_TEXT[hazard]}</Box>
             ))}
           </Banner>
+        </Box>
+      )}
+      {press === "done" && run.status === "running" && run.start !== undefined && run.expectedEnd !== undefined && (
+        <Box
+          sx={{
+            mt: 1,
+            fontSize: "1.2rem",
+            fontWeight: 650,
+            color: minute >= run.expectedEnd ? COLOUR.ember : COLOUR.ink,
+          }}
+        >
+          Begun {shown.clock(run.start)}, {minute >= run.expectedEnd ? "its time is over since" : "about over"}{" "}
+          {shown.clock(run.expectedEnd)}
         </Box>
       )}
       {isSoon && (

@@ -18,6 +18,7 @@ const LOOKED_AT = {
 } as const;
 type Aspect = keyof typeof LOOKED_AT;
 const MOST_MIN = 600;
+const MOST_G = 10_000;
 
 interface Props {
   readonly task: string;
@@ -26,13 +27,19 @@ interface Props {
   readonly plannedMin: number;
   /** Loads of the same step that are still to come, this one included. */
   readonly loads: number;
+  /** Pieces that the dough and the filling were planned to make, and make when each weighs so much, g. */
+  readonly plannedPieces: number;
+  readonly piecesOf: (grams: number) => number;
+  readonly onPiece: (grams: number) => void;
   readonly say: Say;
 }
 
 /** One piece is in the heat before the others: what it took, how it is, and with that the rest is locked. */
-export function PilotCheck({ task, goneMin, plannedMin, loads, say }: Props) {
+export function PilotCheck({ task, goneMin, plannedMin, loads, plannedPieces, piecesOf, onPiece, say }: Props) {
   const [typed, setTyped] = useState<number>();
   const [seen, setSeen] = useState<Partial<Record<Aspect, string>>>({});
+  const [grams, setGrams] = useState<number>();
+  const isWeighed = grams !== undefined && grams > 0 && grams <= MOST_G;
   const minutes = typed ?? Math.max(1, goneMin);
   const isWrong = !(minutes >= 1 && minutes <= MOST_MIN);
   const more = Math.round((minutes - plannedMin) * loads);
@@ -40,6 +47,7 @@ export function PilotCheck({ task, goneMin, plannedMin, loads, say }: Props) {
     const note = Object.entries(seen)
       .map(([aspect, how]) => `${aspect.toLowerCase()} ${how}`)
       .join(", ");
+    if (isWeighed) onPiece(grams);
     say({ kind: "retimed", task, minutes: Math.round(minutes), ...(note && { note: `First piece: ${note}` }) });
   };
   return (
@@ -74,10 +82,26 @@ export function PilotCheck({ task, goneMin, plannedMin, loads, say }: Props) {
           width={110}
           {...(isWrong && { error: `It took is ${minutes}; expected 1 to ${MOST_MIN} min` })}
         />
-        <Button variant="contained" sx={{ minHeight: 56 }} disabled={isWrong} onClick={lock}>
+        <NumberField
+          label="It weighs, g"
+          value={grams}
+          onChange={setGrams}
+          width={110}
+          {...(grams !== undefined &&
+            !isWeighed && { error: `It weighs is ${grams}; expected more than 0 and up to ${MOST_G} g` })}
+        />
+        <Button
+          variant="contained"
+          sx={{ minHeight: 56 }}
+          disabled={isWrong || (grams !== undefined && !isWeighed)}
+          onClick={lock}
+        >
           Lock it for {counted(loads, "load")}
         </Button>
         <Box sx={{ alignSelf: "center" }}>
+          {isWeighed &&
+            piecesOf(grams) !== plannedPieces &&
+            `So heavy, there are ${piecesOf(grams)} of ${plannedPieces} pieces. `}
           {isWrong || more === 0
             ? ""
             : `${counted(loads, "load")} of ${Math.round(minutes)} instead of ${plannedMin} min: ${Math.abs(more)} min ${more > 0 ? "more" : "less"} in all.`}

@@ -18,6 +18,8 @@ export interface Doing {
   readonly run: TaskRun;
   /** By now: it is begun and over in one, put in, or judged. */
   readonly press: "done" | "begin" | "judge";
+  /** Its lot was out of the cold for longer than is usual, min. */
+  readonly cold?: FoodClock | undefined;
   /** Until when its lid stays shut, and why. */
   readonly lock?: { readonly until: number; readonly reason: string } | undefined;
 }
@@ -102,7 +104,11 @@ export function cookModel(
   ];
   const doing = (task: string): Doing => {
     const clock = clocks.find((one) => one.task === task);
-    return { ...doingOf(plan, state, task), lock: clock && lockIn(plan, clock, now) };
+    return {
+      ...doingOf(plan, state, task),
+      lock: clock && lockIn(plan, clock, now),
+      cold: food.find((one) => one.task === task && one.level === "over" && !one.isCold),
+    };
   };
   const names = new Map(peopleIn(plan, state).map(({ id, name }) => [id, name]));
   const starts = solution.tasks.filter(
@@ -137,6 +143,11 @@ export function cookModel(
     broken: settled?.broken ?? [],
     due: [
       ...heats.filter(({ at }) => at <= now).map(({ resource, task }) => `${resourceText(plan, resource)}: ${shown.task(task)}`),
+      ...[...state.tasks].flatMap(([task, { status, expectedEnd }]) =>
+        status === "running" && expectedEnd !== undefined && expectedEnd <= now && stepIn(plan, task)?.attention === "hands-on"
+          ? [shown.task(task)]
+          : [],
+      ),
       ...windows.filter((one) => one.code !== "too-hot" && windowLevel(one, now) !== "ok").map(windowName),
     ],
     warnings: warnings.map((warning) => ({ code: warning.code, text: warningText(plan, warning, shown.task) })),

@@ -48,7 +48,7 @@ export interface OutboxOptions {
 export const NO_ANSWER = "the server does not answer";
 /** What failed is tried again after so long, and then after twice as long each time, up to the most, ms. */
 export const RETRY_MS = 2000;
-export const MOST_RETRY_MS = 30_000;
+export const MOST_RETRY_MS = 8_000;
 /** A view that was left may still hear that its last saving went through, ms. */
 const AFTER_VIEW_MS = 3000;
 /** Letters of tabs that were closed are looked for this often, ms. */

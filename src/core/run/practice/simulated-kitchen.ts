@@ -87,7 +87,9 @@ export function simulatedKitchen(plan: Plan, seed: number, faults: readonly Faul
     },
     pieceG: (task, nth) => {
       const grams = partGrams(plan, plan.tasks[task].item, "dough");
-      const off = PIECE_OFF * (2 * seeded(seed + nth + 1).unit() - 1);
+      const hand = seeded(seed);
+      for (let k = 0; k < nth; k++) hand.unit();
+      const off = PIECE_OFF * (2 * hand.unit() - 1);
       return grams > 0 ? Math.round(grams * (1 + off)) : undefined;
     },
     oilSetC: (task) => oilSetC(stepIn(plan, task)),

@@ -1,0 +1,185 @@
+import AxeBuilder from "@axe-core/playwright";
+import { cooking, hold, runOf } from "./cooking";
+import { demoServer } from "./demo-server";
+import { expect, test, type Page } from "./test";
+
+/** What a day asks for beside its steps: gates, first pieces, food that will not wait, an order by hand, and what is kept of it. */
+
+test.describe.configure({ mode: "serial" });
+const own = demoServer();
+const { nowOf, practise, toCook, toldIn } = cooking(own);
+
+/** Begins with what somebody pressed on this device before the page was there, one a second from the beginning of the day. */
+async function withPressed(page: Page, run: string, events: readonly object[]) {
+  const first = page.getByRole("button", { name: "Done" }).first();
+  await first.click();
+  await expect.poll(async () => (await toldIn(page, run)).some(({ kind }) => kind === "done")).toBe(true);
+  const from = Date.parse((await toldIn(page, run))[0].at);
+  await hold(
+    page,
+    run,
+    ...events.map((event, k) => ({
+      ...event,
+      id: `held ${k}`,
+      device: "earlier",
+      at: new Date(from + 100 * (k + 1)).toISOString(),
+    })),
+  );
+  await page.reload();
+}
+
+test("a filling that is too warm stays out of the dough; cold it goes on, and what is drawn of the shape stands beside it", async ({
+  page,
+}) => {
+  const tasks = await toCook(page, "first-try");
+  await page.getByRole("button", { name: "Practise it" }).click();
+  await expect(page).toHaveURL(/\/cook\/first-try-/, { timeout: 30_000 });
+  const fill = tasks.findIndex((task) => /-fill\//.test(task));
+  await withPressed(
+    page,
+    runOf(page),
+    tasks.slice(0, fill).map((task) => ({ kind: "done", task })),
+  );
+  await page
+    .getByRole("button", { name: /^Fill .*begin now$/ })
+    .first()
+    .click();
+  const card = nowOf(page, "Teo");
+  await expect(card.getByRole("heading", { name: /^Fill/ })).toBeVisible();
+  await expect(card.getByRole("list", { name: "How it is formed" }).getByRole("img")).toBeVisible();
+  const done = card.getByRole("button", { name: "Done" });
+  await card.getByLabel("Measured, °C").fill("46");
+  await expect(card).toContainText(/Too warm: about \d+ min on a tray/);
+  await expect(done).toBeDisabled();
+  await card.getByLabel("Measured, °C").fill("12");
+  await expect(card).toContainText("Go on.");
+  await expect(done).toBeEnabled();
+  await done.click();
+  await expect(card.getByRole("heading", { name: /^Fill/ })).toBeHidden();
+});
+
+test("what is not weighed out is said before a mixer begins, once, and then it is the cook's to say", async ({ page }) => {
+  await practise(page, "first-try");
+  const cook = page.getByRole("region", { name: "Teo", exact: true });
+  await nowOf(page, "Teo")
+    .getByRole("button", { name: /something else$/ })
+    .click();
+  await page.getByRole("button", { name: "Leave this step out" }).click();
+  await cook.getByRole("button", { name: /^Mix .*begin now$/ }).click();
+  const card = nowOf(page, "Teo");
+  await expect(card.getByRole("heading", { name: /^Mix/ })).toBeVisible();
+  await card.getByRole("button", { name: /^(Begin|It is in: begin)$/ }).click();
+  await expect(card).toContainText(/Not so fast: (\d+) of \1 not weighed out yet/);
+  await card.getByRole("button", { name: "Go on all the same" }).click();
+  await expect.poll(async () => (await toldIn(page, runOf(page))).some(({ kind }) => kind === "started")).toBe(true);
+});
+
+test("an order is moved by hand: what it comes to is said first, what cannot be says why, and the list keeps it", async ({
+  page,
+}) => {
+  await practise(page, "first-try");
+  await expect(page.getByTestId("rest")).toHaveText(/stays \d\d:\d\d/, { timeout: 30_000 });
+  await page.getByRole("button", { name: "The day", exact: true }).click();
+  const rows = page.getByRole("list", { name: "The day" }).getByRole("listitem");
+  await expect(rows.first()).toContainText("Weigh out dough");
+  const move = async (row: number, keys: readonly string[]) => {
+    await rows
+      .nth(row)
+      .getByRole("button", { name: /: move$/ })
+      .focus();
+    for (const key of ["Space", ...keys, "Space"]) {
+      await page.keyboard.press(key);
+      await page.waitForTimeout(300);
+    }
+  };
+  // Mixing before its dough is weighed out cannot be.
+  const mix = (await rows.allTextContents()).findIndex((text) => /Mix dough/.test(text));
+  await move(mix, Array<string>(mix).fill("ArrowUp"));
+  await expect(page.getByText(/It cannot be: it needs what the other leaves/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole("button", { name: "All right" }).click();
+  await move(0, ["ArrowDown"]);
+  await expect(page.getByRole("button", { name: "In this order" })).toBeVisible({ timeout: 30_000 });
+  await page.getByRole("button", { name: "In this order" }).click();
+  await expect(rows.first()).toContainText("Weigh out filling");
+  await page.reload();
+  await page.getByRole("button", { name: "The day", exact: true }).click();
+  await expect(rows.first()).toContainText("Weigh out filling");
+});
+
+test("a dark screen is as legible as the light one, and stays dark", async ({ page }) => {
+  await practise(page, "launch-night");
+  await page.getByRole("button", { name: "Dark screen" }).click();
+  await expect(page.getByRole("button", { name: "Light screen" })).toBeVisible();
+  await page.reload();
+  const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  await expect.poll(ground).toBe("rgb(16, 24, 26)");
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 120)}`)).toEqual([]);
+  // Elsewhere it is light, and so is the paper.
+  await page.goto(`${own.url}/g/launch-night`);
+  await expect.poll(ground).toBe("rgb(238, 240, 236)");
+});
+
+test("one piece goes first and tells how long the rest takes; the oil is said to be hot with nothing in it", async ({ page }) => {
+  const tasks = await toCook(page, "launch-night");
+  await page.getByRole("button", { name: "Practise it" }).click();
+  await expect(page).toHaveURL(/\/cook\/launch-night-/, { timeout: 30_000 });
+  const fries = tasks.filter((task) => /-fry\//.test(task));
+  const first = tasks.indexOf(fries[0]);
+  await withPressed(page, runOf(page), [
+    ...tasks.slice(0, first).map((task) => ({ kind: "done", task })),
+    { kind: "piloted", task: fries[0] },
+  ]);
+  const pilot = page.getByRole("region", { name: /^First piece of Fry/ });
+  await expect(pilot).toContainText(/One piece is in for \d+ min; \d+ min are planned/);
+  const planned = Number(/(\d+) min are planned/.exec((await pilot.textContent())!)![1]);
+  await pilot.getByLabel("It took, min").fill(String(planned + 1));
+  const loads = Number(/Lock it for (\d+) load/.exec((await pilot.textContent())!)![1]);
+  await expect(pilot).toContainText(`${loads} min more in all`);
+  await pilot.getByRole("button", { name: "done" }).click();
+  await pilot.getByLabel("It weighs, g").fill("500");
+  await expect(pilot).toContainText(/So heavy, there are \d+ of \d+ pieces/);
+  await pilot.getByRole("button", { name: /^Lock it for/ }).click();
+  await expect(pilot).toBeHidden();
+  const told = await toldIn(page, runOf(page));
+  expect(told.find(({ kind }) => kind === "retimed")).toMatchObject({ minutes: planned + 1, note: "First piece: inside done" });
+});
+
+test("a bake that took longer is kept in its item as a version, once, and stands there", async ({ page }) => {
+  const tasks = await toCook(page, "first-try");
+  await page.getByRole("button", { name: "Cook this plan" }).click();
+  await expect(page).toHaveURL(/\/cook\/first-try-/, { timeout: 30_000 });
+  const run = runOf(page);
+  const bake = tasks.find((task) => /-bake\//.test(task))!;
+  const ago = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString();
+  await expect(page.getByTestId("rest")).not.toHaveText(/being worked out/, { timeout: 30_000 });
+  await hold(
+    page,
+    run,
+    { id: "in", device: "earlier", at: ago(90), kind: "started", task: bake },
+    { id: "hot", device: "earlier", at: ago(31), kind: "measured", task: bake, what: "core", value: 90 },
+    { id: "out", device: "earlier", at: ago(30), kind: "done", task: bake },
+  );
+  await page.reload();
+  await page.getByRole("button", { name: "What it came to" }).click();
+  const keep = page.getByRole("region", { name: "To keep" });
+  await expect(keep).toContainText(/Bake 16 Slipway pies.*: \d+ % longer than planned/);
+  await keep.getByRole("button", { name: "Plan with it from now on" }).click();
+  await expect(keep).toContainText(/Kept as version \d+/);
+  await expect.poll(async () => (await toldIn(page, run)).filter(({ kind }) => kind === "took-over").length).toBe(1);
+  // What was seen to be wrong: its causes, those first that the record speaks for.
+  const pies = page.getByRole("region", { name: "Slipway pies" });
+  await pies.getByText("Was anything wrong with them?").click();
+  const sign = (await pies.getByRole("button").first().textContent())!;
+  await pies.getByRole("button", { name: sign }).click();
+  await expect(pies.getByRole("group", { name: sign }).getByRole("listitem").first()).toBeVisible();
+  await pies.getByLabel("Pieces made").fill("15");
+  await pies.getByLabel("Pieces made").press("Enter");
+  await expect.poll(async () => (await toldIn(page, run)).some(({ kind }) => kind === "amount")).toBe(true);
+  await page.reload();
+  await page.getByRole("button", { name: "What it came to" }).click();
+  await expect(page.getByRole("region", { name: "Slipway pies" }).getByLabel("Pieces made")).toHaveValue("15");
+  await expect(page.getByRole("region", { name: "To keep" })).toContainText(/Kept as version \d+/);
+  await page.goto(`${own.url}/items/slipway-pie`);
+  await expect(page.getByRole("main")).toContainText(/took here/i);
+});

@@ -1,0 +1,62 @@
+import { expect, type Page } from "./test";
+
+const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 60_000 });
+
+/** The card of what a cook does now. */
+const nowOf = (page: Page, cook: string) => page.getByRole("region", { name: cook, exact: true }).getByRole("article").first();
+
+export const runOf = (page: Page) => new URL(page.url()).pathname.split("/").at(-1)!;
+
+/** Lays events on the device as a page that was closed before it could send them. */
+export const hold = (page: Page, run: string, ...events: object[]) =>
+  page.evaluate(
+    ([run, events]) =>
+      new Promise<void>((done, fail) => {
+        const opening = indexedDB.open("unisynth-runs");
+        opening.onerror = () => fail(opening.error!);
+        opening.onsuccess = () => {
+          const change = opening.result.transaction("events", "readwrite");
+          for (const event of events)
+            change.objectStore("events").put({ run, id: (event as { id: string }).id, isTaken: false, event });
+          change.oncomplete = () => done();
+        };
+      }),
+    [run, events] as const,
+  );
+
+/** A timetable's own tasks in their order, by key. */
+const tasksOn = async (page: Page): Promise<string[]> => {
+  const blocks = await page
+    .locator("[data-block]")
+    .evaluateAll((all) => all.map((one) => [one.getBoundingClientRect().left, one.getAttribute("data-block")!] as const));
+  return [...new Set(blocks.sort((a, b) => a[0] - b[0]).map(([, task]) => task))];
+};
+
+/** What tests of the day itself do with a demo server of their own. */
+export function cooking(own: { readonly url: string }) {
+  /** Goes to a gathering's timetable, and on to its Cook once the plan stands. @returns its tasks */
+  const toCook = async (page: Page, gathering: string): Promise<string[]> => {
+    await page.goto(`${own.url}/g/${gathering}/timeline`);
+    await fits(page);
+    const stop = page.getByRole("button", { name: "Good enough" });
+    if (await stop.isVisible()) await stop.click();
+    const tasks = await tasksOn(page);
+    await page.getByRole("link", { name: "Cook" }).click();
+    return tasks;
+  };
+  return {
+    fits,
+    nowOf,
+    toCook,
+    /** What a run's server knows, in the order in which it came in. */
+    toldIn: async (page: Page, run: string) =>
+      (await (await page.request.get(`${own.url}/cook/${run}/events`)).json()) as { id: string; at: string; kind: string }[],
+    /** Practises a gathering's plan. */
+    async practise(page: Page, gathering: string): Promise<string> {
+      await toCook(page, gathering);
+      await page.getByRole("button", { name: "Practise it" }).click();
+      await expect(page).toHaveURL(new RegExp(`/cook/${gathering}-`), { timeout: 30_000 });
+      return runOf(page);
+    },
+  };
+}
