@@ -4,6 +4,7 @@ import { makeItem } from "../item/making/make-item";
 import { RecipeInputSchema } from "../item/making/recipe-input";
 import { stepIn } from "../plan/schema";
 import { verify } from "../schedule/verify";
+import type { RunEvent } from "./events";
 import { replay } from "./replay";
 import { reordered } from "./reorder";
 import { restOfDay } from "./rest-of-day";
@@ -109,4 +110,25 @@ test("a rise that is ready early goes on, into the fridge or is knocked back, ea
     const held = replay(big, [...events, said(now, ways[1].tell)]);
     expect(held.tasks.get(task)).toMatchObject({ status: "running", held: { place: "fridge" } });
   }
+});
+
+test("what is kept hot may wait for as long as it must, and the rest keeps every rule", () => {
+  const heat = own.find(({ id }) => {
+    const step = stepIn(big, id);
+    const isWaitedFor = big.problem.tasks.some(({ after }) => after.some((link) => link.task === id && link.max !== undefined));
+    return step?.part === "piece" && step.kind === "steam" && isWaitedFor;
+  })!;
+  const now = heat.end;
+  const longest = (events: readonly RunEvent[]) => {
+    const rest = restOfDay(big, replay(big, events), now);
+    expect(verify(rest.problem, rest.solution)).toEqual([]);
+    const known = new Set(big.problem.tasks.map(({ id }) => id));
+    return rest.problem.tasks
+      .filter(({ id }) => known.has(id))
+      .flatMap(({ after }) => after.filter((link) => link.task === heat.id).map(({ max }) => max));
+  };
+  const out = [...asPlanned(now - 1), said(now, { kind: "done", task: heat.id })];
+  expect(longest(out).some((max) => max !== undefined)).toBe(true);
+  const warm = said(now, { kind: "held", task: heat.id, place: "warm" });
+  expect(longest([...out, warm]).every((max) => max === undefined)).toBe(true);
 });

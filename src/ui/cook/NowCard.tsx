@@ -11,7 +11,6 @@ import { isHeat } from "@/core/item/step";
 import { roomAt, USUAL_ROOM } from "@/core/kitchen/room";
 import { oilSetC } from "@/core/run/oil";
 import { gateKey } from "@/core/run/replay";
-import { LOOK_AT } from "@/core/run/stand";
 import { loadsToCome } from "@/core/run/pilot";
 import { lengthText } from "@/core/shared/clock";
 import { Banner } from "../kit/Banner";
@@ -51,7 +50,7 @@ interface Asked {
 }
 
 /** The one thing to do now: what, one press, how it looks when it is right, what can hurt, what it takes. */
-export function NowCard({ doing: { task, step, press, run, lock, cold }, say, begin, isSmall }: Props) {
+export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = false }, say, begin, isSmall }: Props) {
   const { plan, state, minute, gathering, made, shown, devices } = useCookedDay();
   const { heat, degrees, weight } = shown;
   const [asked, setAsked] = useState<Asked>();
@@ -75,9 +74,6 @@ export function NowCard({ doing: { task, step, press, run, lock, cold }, say, be
   // What is filled has to be cold before it begins; everything else is looked at before it is over.
   const isGatedStart = step?.kind === "fill";
   const hazards = step ? hazardsOf(step) : [];
-  const gone =
-    run.start !== undefined && run.expectedEnd !== undefined ? (minute - run.start) / (run.expectedEnd - run.start) : 0;
-  const isSoon = press === "done" && step !== undefined && isHeat(step) && run.status === "running" && gone >= LOOK_AT;
   const loads = isWaiting && step && isHeat(step) && step.part === "piece" ? loadsToCome(plan, state, task) : [];
   const dough =
     step?.kind === "divide"
@@ -153,7 +149,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold }, say, be
       {isSoon && (
         <Box sx={{ mt: 1.5, fontSize: "1.2rem" }}>
           <Banner kind="note" role="status" title="Soon due: have a look, and listen">
-            {[step.cue?.hear, step.cue?.see, step.cue?.smell].filter(Boolean).join("; ") || "Is it right yet?"}
+            {[step?.cue?.hear, step?.cue?.see, step?.cue?.smell].filter(Boolean).join("; ") || "Is it right yet?"}
           </Banner>
         </Box>
       )}

@@ -1,13 +1,13 @@
 import { resourceText } from "@/core/plan/reason-text";
 import { stepIn, type Plan } from "@/core/plan/schema";
-import type { Step } from "@/core/item/step";
+import { isHeat, type Step } from "@/core/item/step";
 import { peopleIn } from "@/core/run/helpers";
 import { isOpen, type RunState, type TaskRun } from "@/core/run/replay";
 import { earlyRises } from "@/core/run/ways-out";
 import { heatsToSet, type HeatToSet } from "@/core/run/heats-to-set";
 import { foodWindows, windowLevel, type FoodWindow } from "@/core/run/windows";
 import { lockIn } from "./lock";
-import { clocksOf, cooksNow, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
+import { LOOK_AT, clocksOf, cooksNow, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "@/core/run/run-text";
 import type { Replanned } from "@/core/schedule/replan/replan";
 
@@ -18,6 +18,8 @@ export interface Doing {
   readonly run: TaskRun;
   /** By now: it is begun and over in one, put in, or judged. */
   readonly press: "done" | "begin" | "judge";
+  /** Hands are at it over a heat, and it is soon right: to be looked at and listened to. */
+  readonly isSoon?: boolean;
   /** Its lot was out of the cold for longer than is usual, min. */
   readonly cold?: FoodClock | undefined;
   /** Until when its lid stays shut, and why. */
@@ -104,8 +106,13 @@ export function cookModel(
   ];
   const doing = (task: string): Doing => {
     const clock = clocks.find((one) => one.task === task);
+    const own = doingOf(plan, state, task);
+    const { start, expectedEnd } = own.run;
+    const isUnderWay = own.run.status === "running" && start !== undefined && expectedEnd !== undefined;
+    const isLate = isUnderWay && now - start >= LOOK_AT * (expectedEnd - start);
     return {
-      ...doingOf(plan, state, task),
+      ...own,
+      isSoon: isLate && own.press === "done" && own.step !== undefined && isHeat(own.step),
       lock: clock && lockIn(plan, clock, now),
       cold: food.find((one) => one.task === task && one.level === "over" && !one.isCold),
     };

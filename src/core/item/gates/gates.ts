@@ -19,7 +19,14 @@ export type Gate =
   | { readonly kind: "core"; readonly leastC: number };
 
 /** The kinds of gates; those of `Gate`, no more and no fewer. */
-export const GATE_KINDS = ["runs", "filling-warm", "paste-warm", "counted", "froth", "core"] as const satisfies readonly Gate["kind"][];
+export const GATE_KINDS = [
+  "runs",
+  "filling-warm",
+  "paste-warm",
+  "counted",
+  "froth",
+  "core",
+] as const satisfies readonly Gate["kind"][];
 
 /** A cooked part of the flour is no warmer when it meets the yeast, °C. */
 const PASTE_MOST_C = 29;

@@ -1,0 +1,59 @@
+import { cookedDay, demoPlan } from "@tests/cooked-day";
+import { stepIn } from "@/core/plan/schema";
+import type { RunEvent } from "@/core/run/events";
+import { replay } from "@/core/run/replay";
+import { restOfDay } from "@/core/run/rest-of-day";
+import { clocksOf } from "@/core/run/stand";
+import { cookModel } from "./cook.view-model";
+import { lockIn } from "./lock";
+
+const plan = demoPlan("launch-night");
+const { own, said, asPlanned } = cookedDay(plan);
+const shown = { task: (id: string) => id, clock: String };
+const modelAt = (events: readonly RunEvent[], now: number) => {
+  const state = replay(plan, events);
+  const rest = restOfDay(plan, state, now);
+  return cookModel(plan, state, { rest, settled: rest }, now, shown);
+};
+const of = (kind: string) => own.filter(({ id }) => stepIn(plan, id)?.kind === kind).sort((a, b) => a.start - b.start);
+
+test("at minute 8 of 9 a heat that hands are at asks to be looked at and listened to, and at 6 it does not", () => {
+  const [fry] = of("fry");
+  const more = 9 - (fry.end - fry.start);
+  const began = asPlanned(fry.start);
+  const events = more > 0 ? [...began, said(fry.start, { kind: "extended", task: fry.id, minutes: more })] : began;
+  const isSoon = (minute: number) =>
+    modelAt(events, fry.start + minute)
+      .columns.flatMap(({ now }) => now)
+      .find(({ task }) => task === fry.id)?.isSoon;
+  expect([isSoon(6), isSoon(8)]).toEqual([false, true]);
+});
+
+test("the lid over raised dough in the steam stays shut for eight tenths of its time, and says why", () => {
+  const [steam] = of("steam");
+  const [clock] = clocksOf(plan, replay(plan, asPlanned(steam.start))).filter(({ task }) => task === steam.id);
+  const until = steam.start + Math.floor(0.8 * (clock.target - steam.start));
+  expect(lockIn(plan, clock, steam.start)).toMatchObject({ until, reason: expect.stringMatching(/lid stays shut/) });
+  expect(lockIn(plan, clock, until)).toBeUndefined();
+  const [bake] = of("bake");
+  const [baking] = clocksOf(plan, replay(plan, asPlanned(bake.start))).filter(({ task }) => task === bake.id);
+  expect(lockIn(plan, baking, bake.start)).toBeUndefined();
+});
+
+test("a lot that was out of the cold for too long is said; back in the fridge in time it is not", () => {
+  const lots = own
+    .filter(({ id }) => stepIn(plan, id)?.coreC !== undefined)
+    .flatMap(({ id, start }) =>
+      modelAt(asPlanned(start - 1), start - 1)
+        .food.filter(({ task, level }) => task === id && level !== "over")
+        .map(({ limitMin }) => ({ task: id, limitMin, at: start - 1 })),
+    );
+  expect(lots.length).toBeGreaterThan(0);
+  const [{ task, limitMin, at }] = lots;
+  const isSaid = (more: readonly RunEvent[]) =>
+    modelAt([...asPlanned(at), ...more], at + limitMin + 1).warnings.some(
+      ({ code, text }) => code === "out-of-cold" && text.startsWith(`${task}:`),
+    );
+  expect(isSaid([])).toBe(true);
+  expect(isSaid([said(at, { kind: "cooled", task, share: 1 })])).toBe(false);
+});
