@@ -259,6 +259,8 @@ class Replay {
       case "measured":
         if (event.what === "oil") this.oil = { c: event.value, minute };
         if (event.what === "room") return this.roomMeasured(event.value, minute, event.task);
+        // Yeast is as quick as its dough is warm, whatever the room.
+        if (event.what === "dough" && event.task !== undefined) return this.warmthMeasured(event.value, minute, event.task);
         return event.task === undefined ? undefined : this.ofTask({ ...event, task: event.task }, minute);
       default:
         return this.ofTask(event, minute);
@@ -425,15 +427,18 @@ class Replay {
   /** `only`: that is how warm it is where this rise stands; else in the whole kitchen. */
   private roomMeasured(roomC: number, minute: number, only: string | undefined): void {
     if (only === undefined) this.roomC = roomC;
-    for (const [task, now] of this.tasks) {
-      if (only !== undefined && task !== only) continue;
-      const rest = stepIn(this.plan, task)?.rest;
-      const { rise } = this.plan.tasks[task] ?? {};
-      if (now.status !== "running" || !rest || !rise || !isRise(rest) || now.expectedEnd === undefined) continue;
-      const left = Math.max(0, now.expectedEnd - minute);
-      const quicker = restInRoom(rest, roomC).readyMin / Math.max(1, rise.readyMin);
-      this.set(task, { ...now, expectedEnd: minute + Math.ceil(left * quicker) });
-    }
+    for (const task of only === undefined ? this.tasks.keys() : [only]) this.warmthMeasured(roomC, minute, task);
+  }
+
+  /** A rise under way that is so warm takes what is left of it as quickly as that. */
+  private warmthMeasured(celsius: number, minute: number, task: string): void {
+    const now = this.tasks.get(task);
+    const rest = stepIn(this.plan, task)?.rest;
+    const { rise } = this.plan.tasks[task] ?? {};
+    if (now?.status !== "running" || !rest || !rise || !isRise(rest) || now.expectedEnd === undefined) return;
+    const left = Math.max(0, now.expectedEnd - minute);
+    const quicker = restInRoom(rest, celsius).readyMin / Math.max(1, rise.readyMin);
+    this.set(task, { ...now, expectedEnd: minute + Math.ceil(left * quicker) });
   }
 
   private cookChanged({ id, who, isThere }: Extract<RunEvent, { kind: "changed" }>, minute: number): void {

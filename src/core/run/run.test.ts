@@ -88,6 +88,14 @@ describe("a step that is judged", () => {
     const cold = said(proof.start + 5, { kind: "measured", what: "room", value: 15 });
     const end = (events: RunEvent[]) => replay(plan, events).tasks.get(proof.id)!.expectedEnd!;
     expect(end([...before, cold])).toBeGreaterThan(end(before) + 10);
+    const dough = (value: number) => said(proof.start + 5, { kind: "measured", task: proof.id, what: "dough", value });
+    expect(end([...before, dough(15)])).toBe(end([...before, cold]));
+    expect(end([...before, dough(33)])).toBeLessThan(end(before));
+    // Another dough's warmth is none of its own.
+    const other = ownTasks.find(({ id }) => id !== proof.id)!.id;
+    expect(end([...before, said(proof.start + 5, { kind: "measured", task: other, what: "dough", value: 15 })])).toBe(
+      end(before),
+    );
   });
 
   it("is not over with a core below its figure, but for a reason", () => {

@@ -48,6 +48,7 @@ const NEXT = 2;
 export const LOOK_AT = 0.8;
 /** From this share of the limit on it is said. */
 const SOON = 0.875;
+export const soonMin = (limitMin: number): number => SOON * limitMin;
 
 /** Where a day as it will now go has everybody's hands. */
 export function cooksNow(plan: Plan, state: RunState, rest: Pick<Replanned, "solution" | "problem">, now: number): CookStand[] {
@@ -158,7 +159,7 @@ export function foodClocks(plan: Plan, state: RunState, now: number): FoodClock[
     const { limitMin } = cold;
     return partsOf(state.cooled.get(entry.id) ?? [], now).map(({ share, pausedMin, isCold }) => {
       const usedMin = Math.max(0, cold.usedMin - pausedMin);
-      const level = usedMin >= limitMin ? "over" : usedMin >= SOON * limitMin ? "soon" : "ok";
+      const level = usedMin >= limitMin ? "over" : usedMin >= soonMin(limitMin) ? "soon" : "ok";
       return { task: entry.id, usedMin, limitMin, level, share, isCold };
     });
   });

@@ -10,6 +10,7 @@ import { CoreCheck } from "./CoreCheck";
 import { LidLocked } from "./LidLocked";
 import { lockIn } from "./lock";
 import type { Say } from "./say";
+import { Warmth } from "./Warmth";
 
 const PRESS = { minHeight: 44 } as const;
 const RING = 56;
@@ -74,6 +75,7 @@ export function ClockList({ clocks, say }: Props) {
                   onOpen={() => setOpened([...opened, one.task])}
                 />
               )}
+              {plan.tasks[one.task].rise && <Warmth task={one.task} say={say} />}
               {core && isDue && !lock && <CoreCheck key={one.task} task={one.task} {...core} degrees={degrees} say={say} />}
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1 }}>
                 {!isShort && !lock && (

@@ -30,6 +30,7 @@ import type { Say } from "./say";
 import type { TakeOver } from "./Takeovers";
 import { useAwake } from "./use-awake";
 import { useNight } from "./use-night";
+import { KEYS, keyed, useKeys } from "./use-keys";
 import { useMinute, runMoment } from "./use-now";
 import { useOffline } from "./use-offline";
 import { usePractice, type Practice } from "./use-practice";
@@ -68,6 +69,7 @@ export function CookView({ run, plan, received, tell, takeOver, made, facts }: P
   const { answer, settled } = useRest(plan, state, minute);
   const rest = answer?.rest;
   useAwake();
+  useKeys();
   const isKept = useOffline();
   const model = minute === undefined ? undefined : cookModel(plan, state, { rest, settled: settled?.rest }, minute, shown);
 
@@ -207,7 +209,12 @@ export function CookView({ run, plan, received, tell, takeOver, made, facts }: P
                 {isNight ? "Light screen" : "Dark screen"}
               </Button>
               {last && (
-                <Button variant="outlined" sx={{ minHeight: 44 }} onClick={() => say({ kind: "undone", event: last.id })}>
+                <Button
+                  variant="outlined"
+                  sx={{ minHeight: 44 }}
+                  onClick={() => say({ kind: "undone", event: last.id })}
+                  {...keyed("u")}
+                >
                   Undo the last press
                 </Button>
               )}
@@ -231,11 +238,16 @@ export function CookView({ run, plan, received, tell, takeOver, made, facts }: P
                 onPractice={onPractice}
               />
             )}
-            {isKept && (
-              <Box className="no-print" sx={{ color: COLOUR.soft, fontSize: "0.85rem", order: 3 }}>
-                This page opens without a network too.
+            <Box className="no-print" sx={{ color: COLOUR.soft, fontSize: "0.85rem", order: 3 }}>
+              {isKept && "This page opens without a network too. "}
+              <Box component="span" sx={{ display: { xs: "none", md: "inline" } }}>
+                Keys:{" "}
+                {Object.entries(KEYS)
+                  .map(([key, what]) => `${key.toUpperCase()} ${what}`)
+                  .join(", ")}
+                .
               </Box>
-            )}
+            </Box>
           </Main>
         </Box>
       </CookedDayProvider>

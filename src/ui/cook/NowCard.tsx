@@ -30,6 +30,7 @@ import { LidLocked } from "./LidLocked";
 import { OilCheck } from "./OilCheck";
 import type { Say } from "./say";
 import { SomethingElse } from "./SomethingElse";
+import { keyed } from "./use-keys";
 import { asksForWeights } from "./weighed";
 
 /** Large enough for a floury thumb. */
@@ -158,12 +159,13 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
       )}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mt: 2 }}>
         {press === "done" && (
-          <Button variant="contained" sx={PRESS} disabled={isShut} onClick={done}>
+          <Button variant="contained" sx={PRESS} disabled={isShut} onClick={done} {...keyed("d")}>
             Done
           </Button>
         )}
         {press === "begin" && (
           <Button
+            {...keyed("d")}
             variant="contained"
             sx={PRESS}
             disabled={isShut && isGatedStart}
@@ -173,12 +175,12 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
           </Button>
         )}
         {press === "judge" && !needsCore && !isLocked && (
-          <Button variant="contained" sx={PRESS} disabled={isShut} onClick={right}>
+          <Button variant="contained" sx={PRESS} disabled={isShut} onClick={right} {...keyed("d")}>
             It is right
           </Button>
         )}
         {press === "judge" && !isLocked && (
-          <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "checked", task, seen: "early" })}>
+          <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "checked", task, seen: "early" })} {...keyed("n")}>
             Not yet
           </Button>
         )}
@@ -204,6 +206,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
             sx={PRESS}
             aria-label={`${title}: ${minutes} min more`}
             onClick={() => late(minutes)}
+            {...(minutes === 5 && keyed("5"))}
           >
             +{minutes}
           </Button>

@@ -4,7 +4,7 @@ import { SHARES, type Telling } from "../events";
 import { peopleIn } from "../helpers";
 import { OIL_OFF_C } from "../oil";
 import { isOpen, type RunState } from "../replay";
-import { clocksOf } from "../stand";
+import { clocksOf, foodClocks, soonMin } from "../stand";
 import type { KitchenDevices } from "./kitchen-devices";
 import { devicesOf, type SimulatedKitchen } from "./simulated-kitchen";
 
@@ -67,6 +67,10 @@ export function pressesAt(
     if (burns === id) said.push({ ...cook, kind: "lost", task: id, reason: "burnt" });
     else said.push(...looked(plan, id, clock, now, kitchen, devices).map((one) => ({ ...cook, ...one })));
   }
+  // A lot that was out of the cold for nearly too long goes back, unless its heat begins now.
+  const begins = new Set(said.flatMap((one) => (one.kind === "started" ? [one.task] : [])));
+  for (const { task, level, isCold } of foodClocks(plan, state, now))
+    if (level !== "ok" && !isCold && !begins.has(task)) said.push({ kind: "cooled", task, share: 1 });
   // What is not ready yet comes first: what was to begin may have to wait for it.
   const isEarly = said.some((one) => one.kind === "checked" && one.seen === "early");
   return isEarly ? said.filter(({ kind }) => kind !== "started") : said;
@@ -108,6 +112,8 @@ export function nextMinute(
     return status === "waiting" ? start : status === "running" ? (clocks.get(id) ?? end) : [];
   });
   if (minutes.length === 0) return undefined;
+  for (const { usedMin, limitMin, level, isCold } of foodClocks(plan, state, now))
+    if (level === "ok" && !isCold) minutes.push(now + Math.ceil(soonMin(limitMin) - usedMin));
   if (leaves && !state.away.has(leaves.cook)) minutes.push(leaves.minute);
   return Math.max(now + 1, Math.min(...minutes));
 }
