@@ -51,7 +51,7 @@ export function AmountsAndFaults({ say }: { say: Say }) {
             </Box>
             {faults.length > 0 && (
               <Box component="details">
-                <Box component="summary" sx={{ cursor: "pointer", minHeight: 44, py: 1.25, fontWeight: 600 }}>
+                <Box component="summary" sx={{ cursor: "pointer", py: 2, fontWeight: 600 }}>
                   Was anything wrong with them?
                 </Box>
                 <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1 }}>

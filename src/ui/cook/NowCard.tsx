@@ -206,7 +206,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
             sx={PRESS}
             aria-label={`${title}: ${minutes} min more`}
             onClick={() => late(minutes)}
-            {...(minutes === 5 && keyed("5"))}
+            {...(minutes === 5 && keyed("m"))}
           >
             +{minutes}
           </Button>

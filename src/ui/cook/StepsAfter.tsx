@@ -25,7 +25,7 @@ export function StepsAfter() {
         const off = over.filter(({ went, planned }) => went!.minutes !== planned.minutes);
         return (
           <Box key={id} component="details">
-            <Box component="summary" sx={{ cursor: "pointer", minHeight: 44, py: 1.25, fontWeight: 600 }}>
+            <Box component="summary" sx={{ cursor: "pointer", py: 2, fontWeight: 600 }}>
               {name}: {over.length} of {counted(own.length, "step")} done, {off.length} of other lengths than planned
             </Box>
             <StepTable steps={own} />

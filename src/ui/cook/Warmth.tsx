@@ -13,7 +13,7 @@ export function Warmth({ task, say }: { task: string; say: Say }) {
   const { devices, minute } = useCookedDay();
   return (
     <Box component="details" sx={{ mt: 0.5 }}>
-      <Box component="summary" sx={{ cursor: "pointer", minHeight: 44, py: 1.25 }}>
+      <Box component="summary" sx={{ cursor: "pointer", py: 2 }}>
         How warm is it?
       </Box>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mb: 1 }}>

@@ -2,7 +2,7 @@
 import { useEffect } from "react";
 
 /** What a key presses: an elbow or a knuckle is enough. */
-export const KEYS = { d: "done, begun or right", n: "not yet", "5": "5 min more", u: "undo" } as const;
+export const KEYS = { d: "done, begun or right", n: "not yet", m: "5 min more", u: "undo" } as const;
 type Key = keyof typeof KEYS;
 
 /** What a key presses, for a button of the page: the first of each counts. */

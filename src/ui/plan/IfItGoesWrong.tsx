@@ -14,7 +14,7 @@ export function IfItGoesWrong({ faults, onSeen }: Props) {
   if (faults.length === 0) return null;
   return (
     <Box component="details" sx={{ mt: 1.25, fontSize: onSeen ? "1rem" : "0.85rem" }}>
-      <Box component="summary" sx={{ cursor: "pointer", fontWeight: 600, minHeight: onSeen ? 44 : 28, py: onSeen ? 1.25 : 0 }}>
+      <Box component="summary" sx={{ cursor: "pointer", fontWeight: 600, minHeight: 28, py: onSeen ? 2 : 0 }}>
         If it goes wrong: {faults.map(({ sign }) => uncapitalised(sign)).join("; ")}
       </Box>
       {faults.map(({ id, sign, cause, remedy }) => (
