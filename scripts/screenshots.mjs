@@ -114,6 +114,8 @@ async function cooked(page) {
   await page.getByRole("button", { name: "I press myself" }).click();
   await page.getByRole("button", { name: "As it is" }).click();
   await page.waitForTimeout(1500);
+  // What was pressed lies at the foot of the page.
+  await page.evaluate(() => scrollTo(0, 0));
 }
 
 /** The same on the screen of one cook who has something to do. */
