@@ -65,11 +65,15 @@ export function heldLiquid(
   return first && { component: first.id, name: first.name, grams: lines.reduce((sum, { grams }) => sum + grams, 0) };
 }
 
+/** Pieces of an item that a plan makes. */
+export const piecesIn = ({ pieces }: Plan, item: string): number =>
+  pieces.filter((one) => one.item === item).reduce((sum, one) => sum + one.pieces, 0);
+
 /** What is weighed and counted of an item, beside its plan. */
 export function amountsAfter(plan: Plan, state: RunState, item: string): AmountAfter[] {
   const came = state.amounts.get(item) ?? {};
   const liquid = heldLiquid(plan, item);
-  const pieces = plan.pieces.filter((one) => one.item === item).reduce((sum, one) => sum + one.pieces, 0);
+  const pieces = piecesIn(plan, item);
   const planned: Readonly<Record<AmountKind, number>> = {
     water: liquid?.grams ?? 0,
     piece: partGrams(plan, item, "dough") + partGrams(plan, item, "filling"),
@@ -90,7 +94,7 @@ export function amountsAfter(plan: Plan, state: RunState, item: string): AmountA
 /** How many pieces an item's dough and filling make when each weighs so much, g. */
 export function piecesOf(plan: Plan, item: string, pieceG: number): number {
   const planned = partGrams(plan, item, "dough") + partGrams(plan, item, "filling");
-  const pieces = plan.pieces.filter((one) => one.item === item).reduce((sum, one) => sum + one.pieces, 0);
+  const pieces = piecesIn(plan, item);
   return pieceG > 0 ? down((pieces * planned) / pieceG) : 0;
 }
 

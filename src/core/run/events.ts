@@ -130,7 +130,7 @@ export const EventSchema = z.discriminatedUnion("kind", [
   /** A fault that was seen: its id in the item. */
   z.object({ ...common, kind: z.literal("fault"), item: name, fault: name }),
   /** A figure of the day was taken over into an item or the kitchen: `what` is its key. */
-  z.object({ ...common, kind: z.literal("took-over"), what: name, revision: z.int().min(1) }),
+  z.object({ ...common, kind: z.literal("took-over"), what: z.string().min(1).max(300), revision: z.int().min(1) }),
   z.object({ ...common, kind: z.literal("note"), task: task.optional(), text: z.string().trim().min(1).max(2000) }),
   z.object({ ...common, kind: z.literal("undone"), event: name }),
 ]);

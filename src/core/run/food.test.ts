@@ -12,6 +12,7 @@ import type { RunEvent } from "./events";
 import { heatsToSet } from "./heats-to-set";
 import { outcomeOf } from "./outcome";
 import { gateKey, replay } from "./replay";
+import { pieceNumbers } from "./piece-numbers";
 import { restOfDay } from "./rest-of-day";
 import { clocksOf, foodClocks } from "./stand";
 import { foodWindows, windowLevel } from "./windows";
@@ -268,4 +269,25 @@ test("what was seen at a gate is kept, the last answer counts, and nothing moves
   const state = replay(big, [no, yes]);
   expect(state.answers.get(gateKey(task, "runs"))).toMatchObject({ seen: { kind: "no" }, note: "thick enough for me" });
   expect(state.tasks).toEqual(replay(big, []).tasks);
+});
+
+test("lots name their pieces by the order in which they are shaped, each piece once", () => {
+  const items = new Set(own.map(({ id }) => big.tasks[id].item));
+  let count = 0;
+  for (const item of items)
+    for (const kind of ["seal", "final-proof", "bake", "fry"]) {
+      const lots = own
+        .filter(({ id }) => big.tasks[id].item === item && stepIn(big, id)?.kind === kind)
+        .flatMap(({ id }) => pieceNumbers(big, id) ?? []);
+      if (lots.length < 2) continue;
+      count += 1;
+      const sorted = lots.toSorted((a, b) => a.from - b.from);
+      for (let k = 1; k < sorted.length; k++) expect(sorted[k].from).toBeGreaterThan(sorted[k - 1].from - 1);
+    }
+  expect(count).toBeGreaterThan(2);
+  const seals = of(big, (id) => stepIn(big, id)?.kind === "seal" && pieceNumbers(big, id) !== undefined).sort(
+    (a, b) => a.start - b.start,
+  );
+  const [first] = seals.filter(({ id }) => big.tasks[id].item === big.tasks[seals[0].id].item);
+  expect(pieceNumbers(big, first.id)!.from).toBe(1);
 });

@@ -12,6 +12,7 @@ import { roomAt, USUAL_ROOM } from "@/core/kitchen/room";
 import { oilSetC } from "@/core/run/oil";
 import { gateKey } from "@/core/run/replay";
 import { loadsToCome } from "@/core/run/pilot";
+import { pieceNumbers } from "@/core/run/piece-numbers";
 import { lengthText } from "@/core/shared/clock";
 import { Banner } from "../kit/Banner";
 import { ShapeStages } from "../kit/ShapeStages";
@@ -61,6 +62,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
   const { item: itemId, range, step: stepId } = plan.tasks[task];
   const item = made[itemId] as (typeof made)[string] | undefined;
   const drawing = useMemo(() => item && drawingOf(item), [item]);
+  const numbers = pieceNumbers(plan, task);
   const isWaiting = run.status === "waiting";
   const needsCore = step?.coreC !== undefined && (run.coreC === undefined || run.coreC < step.coreC);
   const oilC = oilSetC(step);
@@ -251,6 +253,11 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
         <HowItLooks task={task} step={step} say={say} mayEnd={!needsCore && !isShut} />
       )}
       {step?.do && <Box sx={{ mt: 1.5, fontSize: isSmall ? "1.15rem" : "1.35rem" }}>{heat(step.do)}</Box>}
+      {numbers && (
+        <Line name="Pieces">
+          {numbers.from} to {numbers.to}, in the order in which they were made; the rest stays covered
+        </Line>
+      )}
       {press !== "judge" && !isSoon && step?.cue?.see && (
         <Line name="Right when">{[step.cue.see, step.cue.feel, step.cue.hear, step.cue.smell].filter(Boolean).join("; ")}</Line>
       )}

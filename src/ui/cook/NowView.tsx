@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import { targetName } from "@/core/plan/targets";
-import { piecesOf } from "@/core/run/afterwards";
+import { piecesIn, piecesOf } from "@/core/run/afterwards";
 import { loadsToCome, pilotsIn } from "@/core/run/pilot";
 import { plannedMinutes } from "@/core/run/replay";
 import { waysOut } from "@/core/run/ways-out";
@@ -78,9 +78,7 @@ export function NowView({ model, columns, isEverybody, takenOf, say }: Props) {
                 goneMin={Math.max(0, minute - since)}
                 plannedMin={lengths?.get(task) ?? 0}
                 loads={loadsToCome(plan, state, task).length}
-                plannedPieces={plan.pieces
-                  .filter(({ item }) => item === plan.tasks[task].item)
-                  .reduce((sum, one) => sum + one.pieces, 0)}
+                plannedPieces={piecesIn(plan, plan.tasks[task].item)}
                 piecesOf={(grams) => piecesOf(plan, plan.tasks[task].item, grams)}
                 onPiece={(value) => say({ kind: "amount", item: plan.tasks[task].item, what: "piece", value })}
                 say={say}
