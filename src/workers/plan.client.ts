@@ -8,7 +8,7 @@ import type { ExecutionState } from "@/core/schedule/replan/execution-state";
 import { fail, ok, type Result } from "@/core/shared/issue";
 import type { RunEvent } from "@/core/run/events";
 import type { Reordered, Wish } from "@/core/run/reorder";
-import type { RunState } from "@/core/run/replay";
+import type { RunState } from "@/core/run/run-state";
 import type { WayEffect, WayOut } from "@/core/run/ways-out";
 import type { PlanService, RestAnswer } from "./plan.protocol";
 

@@ -8,7 +8,7 @@ import type { Solution } from "@/core/schedule/solution";
 import type { RunEvent, Telling } from "@/core/run/events";
 import type { Reordered, Wish } from "@/core/run/reorder";
 import type { WayEffect, WayOut } from "@/core/run/ways-out";
-import type { RunState } from "@/core/run/replay";
+import type { RunState } from "@/core/run/run-state";
 
 /** The rest of a day under way, and what is told of it so that all devices go on from the same. */
 export interface RestAnswer {

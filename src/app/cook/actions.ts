@@ -1,19 +1,18 @@
 "use server";
 import { momentOf } from "@/core/run/clock";
 import { EventSchema } from "@/core/run/events";
-import { itemIssues } from "@/core/item/check";
 import { takenIntoItem, takenIntoKitchen, takeoverKey, TakeoverSchema, type Takeover } from "@/core/run/take-over";
 import { z } from "zod";
-import { fail, failWith, ok, type Result } from "@/core/shared/issue";
+import { fail, ok, type Result } from "@/core/shared/issue";
 import { id as Id } from "@/core/shared/fields";
 import { parseWith } from "@/core/shared/parse";
 import { database, type Db } from "@/db/database";
-import { itemRepository } from "@/db/items";
 import { kitchenRepository } from "@/db/kitchens";
 import { planRepository } from "@/db/plans";
 import { runRepository } from "@/db/runs";
 import { zoneHere } from "@/ui/kit/zone";
 import { newId } from "../new-id";
+import { changeItem } from "../items/store-item";
 import { outcome } from "../outcome";
 
 const SAME_COST = 1e-6;
@@ -65,24 +64,16 @@ export async function takeOver(input: unknown): Promise<Result<{ revision: numbe
     return db.transaction(() => {
       const before = runs.after(id, 0).find(({ event }) => event.kind === "took-over" && event.what === what)?.event;
       if (before?.kind === "took-over") return ok({ revision: before.revision });
-      const saved = takeover.code === "room" ? intoKitchen(db, kept.plan.day.kitchen.id, takeover) : intoItem(db, takeover, now);
+      const saved =
+        takeover.code === "room"
+          ? intoKitchen(db, kept.plan.day.kitchen.id, takeover)
+          : changeItem(takeover.item, (item) => takenIntoItem(item, takeover));
       if (!saved.ok) return saved;
       const { revision } = saved.value;
       runs.tell(id, [{ kind: "took-over", what, revision, id: `took-over ${what}`, device: "server", at: now }], now);
       return ok({ revision });
     });
   });
-}
-
-function intoItem(db: Db, takeover: Exclude<Takeover, { code: "room" }>, savedAt: string): Result<{ revision: number }> {
-  const items = itemRepository(db);
-  const found = items.find(takeover.item);
-  if (!found) return fail({ code: "unknown", path: ["item"], got: takeover.item, wanted: "the id of an item" });
-  if (!found.ok) return found;
-  const next = takenIntoItem(found.value.document, takeover);
-  if (!next.ok) return next;
-  const issues = itemIssues({ items: [next.value] });
-  return issues.length > 0 ? failWith(issues) : items.save(next.value, { savedAt, from: found.value.revision });
 }
 
 function intoKitchen(db: Db, id: string, takeover: Extract<Takeover, { code: "room" }>): Result<{ revision: number }> {

@@ -2,10 +2,9 @@
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { noteUsed } from "@/core/item/by-feel";
-import { itemIssues } from "@/core/item/check";
 import { copyOf } from "@/core/item/recipe";
 import { ItemSchema, type Item } from "@/core/item/schema";
-import { fail, failWith, ok, type Result } from "@/core/shared/issue";
+import { ok, type Result } from "@/core/shared/issue";
 import { parseWith } from "@/core/shared/parse";
 import { database } from "@/db/database";
 import { itemRepository } from "@/db/items";
@@ -13,27 +12,16 @@ import type { ItemVersion } from "@/ui/items/VersionsCard";
 import { newId } from "../new-id";
 import { outcome } from "../outcome";
 import { Revision } from "../revision";
+import { changeItem, storeItem, unknownItem, type Saved } from "./store-item";
 
-interface Saved {
-  readonly id: string;
-  readonly revision: number;
-}
-
-const unknownItem = (id: unknown) => fail({ code: "unknown", path: ["id"], got: id, wanted: "the id of an item" });
-
-/** Checks an item and writes its next revision; `from` is the one that the changes began from, 0 for a new item. */
-function store(input: unknown, from: number): Result<Saved> {
-  const parsed = parseWith(ItemSchema, input);
-  if (!parsed.ok) return parsed;
-  const issues = itemIssues({ items: [parsed.value] });
-  if (issues.length > 0) return failWith(issues);
-  const saved = itemRepository(database()).save(parsed.value, { savedAt: new Date().toISOString(), from });
+/** The list of items is read again where one of them was saved. */
+const listed = (saved: Result<Saved>): Result<Saved> => {
   if (saved.ok) revalidatePath("/items");
   return saved;
-}
+};
 
 /** Adds an item under an id that no server makes a second time. */
-const add = (item: Item): Result<Saved> => store({ ...item, id: newId(item.name) }, 0);
+const add = (item: Item): Result<Saved> => listed(storeItem({ ...item, id: newId(item.name) }, 0));
 
 /**
  * Saves an item as it stands on the desk, on from the revision that the desk began with. Issues: those of its schema and
@@ -41,7 +29,7 @@ const add = (item: Item): Result<Saved> => store({ ...item, id: newId(item.name)
  */
 export async function saveItem(input: unknown, from: unknown): Promise<Result<Saved>> {
   const revision = parseWith(Revision, from);
-  return revision.ok ? outcome(() => store(input, revision.value)) : revision;
+  return revision.ok ? outcome(() => listed(storeItem(input, revision.value))) : revision;
 }
 
 /** Adds an item, under an id of its own. Issues: those of its schema; `failed`. */
@@ -62,13 +50,7 @@ export async function noteLiquid(input: unknown): Promise<Result<Saved>> {
   const parsed = parseWith(NoteSchema, input);
   if (!parsed.ok) return parsed;
   const { item: id, component, usedG, plannedG } = parsed.value;
-  return outcome(() => {
-    const found = itemRepository(database()).find(id);
-    if (!found) return unknownItem(id);
-    if (!found.ok) return found;
-    const noted = noteUsed(found.value.document, component, usedG, plannedG);
-    return noted.ok ? store(noted.value, found.value.revision) : noted;
-  });
+  return outcome(() => listed(changeItem(id, (one) => noteUsed(one, component, usedG, plannedG))));
 }
 
 /** A copy under a name of its own; `emptied` leaves the filling out, to try another in the same dough. */

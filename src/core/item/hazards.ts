@@ -1,4 +1,4 @@
-import { isHeat, type Step } from "./step";
+import type { Step } from "./step";
 
 /** What can hurt at a step, in codes. */
 export const HAZARDS = [
@@ -40,11 +40,11 @@ const MACHINES: Readonly<Record<string, Hazard>> = {
  * What can hurt at a step: from its own words, whoever wrote them, and from what it takes. Usual caution and no more: local rules and
  * trained advice come first.
  */
-export function hazardsOf(step: Pick<Step, "do" | "kind" | "equipment" | "attention">): Hazard[] {
+export function hazardsOf(step: Pick<Step, "do" | "kind" | "equipment">): Hazard[] {
   const found = new Set<Hazard>(HAZARDS.filter((hazard) => WORDS[hazard].test(step.do)));
   for (const { id } of step.equipment) if (MACHINES[id]) found.add(MACHINES[id]);
   if (step.kind === "fry") found.add("deep-oil");
-  if (isHeat(step) && (step.kind === "bake" || step.kind === "blind-bake")) found.add("hot-metal");
+  if (step.kind === "bake" || step.kind === "blind-bake") found.add("hot-metal");
   return HAZARDS.filter((hazard) => found.has(hazard));
 }
 

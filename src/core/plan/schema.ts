@@ -220,5 +220,9 @@ export const stepIn = ({ tasks, steps }: Pick<Plan, "tasks" | "steps">, task: st
   return as === undefined ? undefined : steps[as];
 };
 
+/** Whether two tasks or shares of a plan have pieces in common. */
+export const havePiecesInCommon = (a: Pick<TaskInfo, "item" | "range">, b: Pick<TaskInfo, "item" | "range">): boolean =>
+  a.item === b.item && a.range[0] < b.range[1] && a.range[1] > b.range[0];
+
 /** Pieces that a task is for, item by item, with the name of the step in each. */
 export const taskShares = ({ item, step, pieces, range, also = [] }: TaskInfo) => [{ item, step, pieces, range }, ...also];

@@ -1,10 +1,11 @@
 import { isHeat } from "../item/step";
-import { roomAt, USUAL_ROOM } from "../kitchen/room";
+import { roomIn } from "../plan/room-in";
 import { stepIn, type Plan } from "../plan/schema";
 import { down } from "../shared/rounding";
 import { AMOUNTS, type AmountKind } from "./events";
 import { OIL_OFF_C, oilSetC } from "./oil";
-import { plannedMinutes, type RunState } from "./replay";
+import { plannedMinutes } from "./replay";
+import type { RunState } from "./run-state";
 import { partGrams } from "./windows";
 
 /** One step of a day as it was planned and as it went, min of the plan, °C. */
@@ -131,7 +132,7 @@ export function tracesOf(plan: Plan, state: RunState, item: string): Trace[] {
       ? [{ code: oil.c < setC ? "oil-cold" : "oil-hot", c: oil.c, wantedC: setC }]
       : [];
   const firstRise = own.find(({ task }) => plan.tasks[task].rise);
-  const plannedC = roomAt({ roomC: plan.day.kitchen.roomC ?? USUAL_ROOM }, firstRise?.planned.start ?? 0);
+  const plannedC = roomIn(plan, firstRise?.planned.start ?? 0);
   const ofRoom: Trace[] =
     firstRise && roomC !== undefined && Math.abs(roomC - plannedC) >= OFF.roomC
       ? [{ code: roomC < plannedC ? "room-cold" : "room-warm", c: roomC, plannedC }]

@@ -2,8 +2,8 @@ import { isHeat } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";
 import type { Chamber } from "../schedule/problem";
 import { changeover } from "../schedule/model";
-import type { Solution } from "../schedule/solution";
-import { isOpen, type RunState } from "./replay";
+import type { Placed, Solution } from "../schedule/solution";
+import type { RunState } from "./run-state";
 
 /** A heat that has to be set so early that it is there when what goes into it is ready. */
 export interface HeatToSet {
@@ -33,17 +33,20 @@ export function heatsToSet(plan: Plan, state: RunState, rest: { readonly solutio
       })
       .sort((a, b) => a.start - b.start);
     const next = loads.find(({ id }) => state.tasks.get(id)?.status === "waiting");
-    const settingC = next && settings.get(next.id)?.[next.taken.indexOf(resource)];
+    const settingOf = ({ id, taken }: Placed) => settings.get(id)?.[taken.indexOf(resource)];
+    const settingC = next && settingOf(next);
     if (!next || settingC === undefined) return [];
-    const last = loads
-      .filter(({ id }) => state.tasks.get(id)?.start !== undefined && state.tasks.get(id)?.status !== "skipped")
-      .at(-1);
-    const isBusy = loads.some(({ id }) => state.tasks.get(id)?.status === "running" && isOpen(state.tasks.get(id)));
+    if (loads.some(({ id }) => state.tasks.get(id)?.status === "running")) return [];
+    const last = loads.findLast(({ id }) => {
+      const run = state.tasks.get(id);
+      return run?.start !== undefined && run.status !== "skipped";
+    });
     const set = state.set.get(resource);
     // What was put in last tells what it is set to, unless somebody set it since.
-    const lastC = last && settings.get(last.id)?.[last.taken.indexOf(resource)];
-    const nowC = set && set.minute >= (state.tasks.get(last?.id ?? "")?.start ?? -Infinity) ? set.c : lastC;
-    if (nowC === settingC || isBusy) return [];
+    const lastC = last && settingOf(last);
+    const lastStart = (last && state.tasks.get(last.id)?.start) ?? -Infinity;
+    const nowC = set && set.minute >= lastStart ? set.c : lastC;
+    if (nowC === settingC) return [];
     const minutes = changeover(chamber, nowC ?? chamber.start, settingC);
     return minutes <= 0 ? [] : [{ resource, settingC, at: next.start - minutes, task: next.id, goesIn: next.start }];
   });

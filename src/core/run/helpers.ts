@@ -1,6 +1,6 @@
 import type { Plan } from "../plan/schema";
 import { candidatesOf, type Problem, type Task, type Use } from "../schedule/problem";
-import type { RunState } from "./replay";
+import type { RunState } from "./run-state";
 
 /** Who is about the kitchen: the plan's cooks and who joined, by id and name. */
 export const peopleIn = (

@@ -1,8 +1,8 @@
 import { isHeat } from "../item/step";
-import { stepIn, type Plan } from "../plan/schema";
+import { havePiecesInCommon, stepIn, type Plan } from "../plan/schema";
 import { isFreezerDeadline, targetsIn } from "../plan/targets";
 import type { Placed } from "../schedule/solution";
-import { isOpen, type RunState } from "./replay";
+import { isOpen, type RunState } from "./run-state";
 import { asItWent, coldIn, pausedMin } from "./stand";
 
 /** What became of the pieces of one item for one wave, or for the freezer. */
@@ -47,9 +47,7 @@ export function outcomeOf(plan: Plan, state: RunState): Outcome {
   });
   const served = plan.pieces.flatMap((share): Served[] => {
     const [from, to] = share.range;
-    const own = entries.filter(
-      ({ info }) => info.item === share.item && info.range[0] < to && info.range[1] > from && info.for.includes(share.for),
-    );
+    const own = entries.filter(({ info }) => havePiecesInCommon(info, share) && info.for.includes(share.for));
     if (own.length === 0) return [];
     const count = (gone: "lost" | "frozen") => {
       const pieces = new Set<number>();

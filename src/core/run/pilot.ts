@@ -1,12 +1,8 @@
 import type { Plan } from "../plan/schema";
-
-/** As much of where a day stands as first pieces need. */
-interface Stand {
-  readonly tasks: ReadonlyMap<string, { readonly status: string; readonly pilotSince?: number; readonly minutes?: number }>;
-}
+import type { RunState } from "./run-state";
 
 /** Loads of a task's step that are still to come, itself included: what a first piece tells of. */
-export function loadsToCome(plan: Plan, { tasks }: Stand, task: string): string[] {
+export function loadsToCome(plan: Plan, { tasks }: Pick<RunState, "tasks">, task: string): string[] {
   const { item, step } = plan.tasks[task];
   return [...tasks].flatMap(([id, { status }]) => {
     const info = plan.tasks[id];
@@ -15,7 +11,7 @@ export function loadsToCome(plan: Plan, { tasks }: Stand, task: string): string[
 }
 
 /** First pieces that are in the heat, and since when. */
-export const pilotsIn = ({ tasks }: Stand): { readonly task: string; readonly since: number }[] =>
+export const pilotsIn = ({ tasks }: Pick<RunState, "tasks">): { readonly task: string; readonly since: number }[] =>
   [...tasks].flatMap(([task, { status, pilotSince, minutes }]) =>
     status === "waiting" && pilotSince !== undefined && minutes === undefined ? [{ task, since: pilotSince }] : [],
   );

@@ -1,8 +1,9 @@
 import type { Plan } from "../plan/schema";
 import { leastDuration, type Problem } from "../schedule/problem";
 import { replan, type Replanned } from "../schedule/replan/replan";
+import { arranged } from "./arrangement";
 import type { Telling } from "./events";
-import type { RunState } from "./replay";
+import type { RunState } from "./run-state";
 import { REST_SEARCH, restInput } from "./rest-of-day";
 
 /** A task that somebody wants to begin before another one, or after it. */
@@ -29,12 +30,7 @@ export function reordered(plan: Plan, state: RunState, now: number, { task, plac
   const placed = new Map(rest.solution.tasks.map((one) => [one.id, one]));
   const [a, b] = [placed.get(first), placed.get(second)];
   if (!a || !b || a.start > b.start) return { ok: false, code: "no-room" };
-  const waiting = rest.solution.tasks.filter(({ id }) => state.tasks.get(id)?.status === "waiting");
-  return {
-    ok: true,
-    rest,
-    tell: { kind: "arranged", tasks: waiting.map(({ id, start, end, taken }) => ({ id, start, end, taken })) },
-  };
+  return { ok: true, rest, tell: arranged(state, rest) };
 }
 
 /** Whether a task comes after another, directly or through what lies between. */

@@ -4,7 +4,7 @@ import type { ExecutionState } from "../schedule/replan/execution-state";
 import { replan, type Replanned, type ReplanOptions } from "../schedule/replan/replan";
 import type { Solution } from "../schedule/solution";
 import { withHelpers, withStandIns } from "./helpers";
-import { isOpen, type RunState } from "./replay";
+import { isOpen, type RunState } from "./run-state";
 import { withTwoTrays } from "./two-trays";
 
 /** What the scheduler has to know of a day that is under way, whole minutes. */

@@ -6,7 +6,7 @@ import { planTaskText } from "../plan/task-text";
 import type { Replanned } from "../schedule/replan/replan";
 import { clockText, lengthText, wallMinute } from "../shared/clock";
 import { listed } from "../shared/words";
-import type { Oddity, RunState } from "./replay";
+import type { Oddity, RunState } from "./run-state";
 import type { FoodClock, RunningClock } from "./stand";
 
 /** What is to be known at once, in codes. */

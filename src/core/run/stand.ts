@@ -7,7 +7,7 @@ import type { Placed } from "../schedule/solution";
 import type { Replanned } from "../schedule/replan/replan";
 import type { Place } from "./events";
 import { peopleIn } from "./helpers";
-import { isOpen, type Cooled, type RunState, type TaskRun } from "./replay";
+import { isOpen, type Cooled, type RunState, type TaskRun } from "./run-state";
 
 /** A cook's hands: what they are at now, and the next two, by task. */
 export interface CookStand {

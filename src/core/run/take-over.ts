@@ -4,11 +4,11 @@ import type { Item } from "../item/schema";
 import { editStep } from "../item/step-edit";
 import { workMinutes } from "../item/step-minutes";
 import type { Kitchen } from "../kitchen/schema";
-import { roomAt, USUAL_ROOM } from "../kitchen/room";
+import { roomIn } from "../plan/room-in";
 import type { Plan } from "../plan/schema";
 import { fail, type Result } from "../shared/issue";
 import { amountsAfter, heldLiquid, stepsAfter } from "./afterwards";
-import type { RunState } from "./replay";
+import type { RunState } from "./run-state";
 
 /** Longer than so many times a step was left lying, or nobody pressed. */
 const MOST_TIMES = 4;
@@ -61,7 +61,7 @@ export function takeoversOf(plan: Plan, state: RunState): Takeover[] {
       : [];
   });
   const { roomC } = state;
-  const plannedC = roomAt({ roomC: plan.day.kitchen.roomC ?? USUAL_ROOM }, state.lastMinute ?? 0);
+  const plannedC = roomIn(plan, state.lastMinute ?? 0);
   const room: Takeover[] = roomC !== undefined && Math.abs(roomC - plannedC) >= 1 ? [{ code: "room", c: roomC, plannedC }] : [];
   return [...liquids, ...steps, ...room];
 }

@@ -1,7 +1,7 @@
 import { isHeat } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";
 import { candidatesOf, type Chamber, type Problem, type Task, type Use } from "../schedule/problem";
-import type { RunState } from "./replay";
+import type { RunState } from "./run-state";
 
 /** Two trays at once take so many times as long: each is in the other's way. */
 const LONGER = 1.15;

@@ -1,9 +1,10 @@
 import { USUAL_ROOM_C } from "../kitchen/room";
 import { isHeat } from "../item/step";
 import { isRise } from "../item/rest-in-room";
-import { stepIn, type Plan } from "../plan/schema";
+import { havePiecesInCommon, stepIn, type Plan } from "../plan/schema";
 import type { RunEvent, Telling } from "./events";
-import { replay, type RunState } from "./replay";
+import { replay } from "./replay";
+import type { RunState } from "./run-state";
 import { restOfDay, REST_SEARCH } from "./rest-of-day";
 import type { Replanned } from "../schedule/replan/replan";
 import { asItWent, coldIn } from "./stand";
@@ -179,13 +180,11 @@ export function effectOf(plan: Plan, events: readonly RunEvent[], way: WayOut, n
 
 /** How long what comes of a task is out of the cold before its heat, as the rest of the day has it, min; undefined where nothing has a limit. */
 function coldAfter(plan: Plan, state: RunState, rest: Pick<Replanned, "solution">, task: string): number | undefined {
-  const { item, range } = plan.tasks[task];
   const went = new Map(asItWent(plan, state).map((one) => [one.id, one]));
   const day = rest.solution.tasks.filter(({ id }) => plan.tasks[id]).map((one) => went.get(one.id) ?? one);
   const heats = day.filter(({ id }) => {
-    const info = plan.tasks[id];
     const step = stepIn(plan, id);
-    return step && isHeat(step) && info.item === item && info.range[0] < range[1] && info.range[1] > range[0];
+    return step && isHeat(step) && havePiecesInCommon(plan.tasks[id], plan.tasks[task]);
   });
   const used = heats.flatMap(({ id }) => coldIn(plan, day, id)?.usedMin ?? []);
   return used.length > 0 ? Math.max(...used) : undefined;

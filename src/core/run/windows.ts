@@ -2,12 +2,12 @@ import { allergensOf } from "../ingredients/allergen";
 import { lineClaims } from "../ingredients/claims";
 import { findIngredient } from "../ingredients/find";
 import { isHeat } from "../item/step";
-import { roomAt, USUAL_ROOM } from "../kitchen/room";
-import { stepIn, type Plan } from "../plan/schema";
+import { roomIn } from "../plan/room-in";
+import { havePiecesInCommon, stepIn, type Plan } from "../plan/schema";
 import { coolToEatMin } from "../process/eat";
 import type { Solution } from "../schedule/solution";
 import { oilSetC } from "./oil";
-import { isOpen, type RunState } from "./replay";
+import { isOpen, type RunState } from "./run-state";
 
 /** Food that changes by itself while nobody looks at it, minutes of the plan. `soonAt`: from when it is said; `until`: its stop. */
 export type FoodWindow =
@@ -102,12 +102,10 @@ function waitWindows(plan: Plan, { tasks }: RunState, now: number): FoodWindow[]
   return [...tasks].flatMap(([task, { status }]): FoodWindow[] => {
     const step = stepIn(plan, task);
     if (status !== "waiting" || !step) return [];
-    const { item, range } = plan.tasks[task];
     const limits = step.after.filter(({ maxGapMin }) => maxGapMin !== undefined && maxGapMin > 0 && maxGapMin <= LONG_WAIT_MIN);
     const open = limits.flatMap(({ step: before, maxGapMin = 0 }) => {
       const ends = [...tasks].flatMap(([id, run]) => {
-        const info = plan.tasks[id];
-        const isIt = info?.item === item && info.step === before && info.range[0] < range[1] && info.range[1] > range[0];
+        const isIt = plan.tasks[id].step === before && havePiecesInCommon(plan.tasks[id], plan.tasks[task]);
         return isIt && run.status === "done" && !run.gone && run.end !== undefined ? [run.end] : [];
       });
       return ends.length === 0 ? [] : [opened(Math.min(...ends), 0, maxGapMin)];
@@ -119,16 +117,16 @@ function waitWindows(plan: Plan, { tasks }: RunState, now: number): FoodWindow[]
 
 const holdsEgg = (name: string): boolean => allergensOf(lineClaims(findIngredient(name), name).contains).includes("egg");
 
+/** Whether pieces of an item are finished with something that has egg in it. */
+const isBrushedWithEgg = ({ batches }: Plan, item: string): boolean =>
+  batches.some((one) => one.item === item && one.part === "finish" && one.ingredients.some(({ name }) => holdsEgg(name)));
+
 function eggWindows(plan: Plan, { tasks }: RunState): FoodWindow[] {
-  const items = new Set(
-    plan.batches.flatMap(({ part, ingredients, item }) =>
-      part === "finish" && ingredients.some(({ name }) => holdsEgg(name)) ? [item] : [],
-    ),
-  );
-  return [...items].flatMap((item): FoodWindow[] => {
+  return plan.day.items.flatMap(({ id: item }): FoodWindow[] => {
     const own = [...tasks].filter(([id]) => plan.tasks[id]?.item === item && stepIn(plan, id)?.kind === "glaze");
     const starts = own.flatMap(([, { status, start }]) => (status === "skipped" || start === undefined ? [] : [start]));
-    if (starts.length === 0 || own.every(([, run]) => !isOpen(run))) return [];
+    // What is in it is looked up last: its words take longest to read, and this is asked each second.
+    if (starts.length === 0 || own.every(([, run]) => !isOpen(run)) || !isBrushedWithEgg(plan, item)) return [];
     return [{ code: "egg-wash", item, ...opened(Math.min(...starts), 0, EGG_WASH_MIN) }];
   });
 }
@@ -160,7 +158,7 @@ export function partGrams({ batches }: Plan, item: string, part: "dough" | "fill
 }
 
 function hotPieces(plan: Plan, { tasks, roomC: measuredC }: RunState, now: number): FoodWindow[] {
-  const roomC = measuredC ?? roomAt({ roomC: plan.day.kitchen.roomC ?? USUAL_ROOM }, now);
+  const roomC = measuredC ?? roomIn(plan, now);
   return [...tasks].flatMap(([task, { status, end, coreC, gone }]): FoodWindow[] => {
     const step = stepIn(plan, task);
     const isOut = status === "done" && step && isHeat(step) && step.part === "piece" && step.kind !== "blind-bake" && !gone;

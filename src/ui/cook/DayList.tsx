@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { stepIn, type Plan } from "@/core/plan/schema";
 import { takingsOf } from "@/core/plan/takes";
-import type { RunState } from "@/core/run/replay";
+import type { RunState } from "@/core/run/run-state";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import { dateText } from "../plan/plan-summary";
 import type { PlanShown } from "../plan/use-plan-display";

@@ -15,7 +15,7 @@ import DragIndicator from "@mui/icons-material/DragIndicator";
 import Box from "@mui/material/Box";
 import { useState } from "react";
 import { stepIn } from "@/core/plan/schema";
-import { isOpen } from "@/core/run/replay";
+import { isOpen } from "@/core/run/run-state";
 import type { Wish } from "@/core/run/reorder";
 import { COLOUR } from "../theme/tokens";
 import { useCookedDay } from "./cook-context";

@@ -1,12 +1,12 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { resourceText } from "@/core/plan/reason-text";
 import type { FoodClock } from "@/core/run/stand";
 import { windowLevel, type FoodWindow } from "@/core/run/windows";
 import { lengthText } from "@/core/shared/clock";
 import { COLOUR } from "../theme/tokens";
-import { useCookedDay, type CookedDay } from "./cook-context";
+import { useCookedDay } from "./cook-context";
 import type { Say } from "./say";
+import { windowText, windowTitle } from "./window-text";
 
 const GROUND = { ok: COLOUR.card, soon: COLOUR.cautionMist, over: COLOUR.emberMist } as const;
 const EDGE = { ok: COLOUR.line, soon: COLOUR.caution, over: COLOUR.ember } as const;
@@ -63,11 +63,11 @@ export function FoodClocks({ food, windows, say }: { food: readonly FoodClock[];
         {windows.map((window) => {
           const level = windowLevel(window, minute);
           const length = Math.max(1, window.until - window.since);
-          const [title, rest] = windowText(window, day);
+          const title = windowTitle(day.plan, window, shown.task);
           return (
             <Row key={JSON.stringify([window.code, title])} level={level} used={(minute - window.since) / length}>
               <Box sx={{ fontWeight: 650, overflowWrap: "anywhere" }}>{title}</Box>
-              <Box>{rest}</Box>
+              <Box>{windowText(window, day)}</Box>
             </Row>
           );
         })}
@@ -77,49 +77,6 @@ export function FoodClocks({ food, windows, say }: { food: readonly FoodClock[];
 }
 
 const shareText = (share: number): string => (share >= 1 ? "Lot " : `${Math.round(share * 100)} % of the lot `);
-
-/** A clock of food as it stands: its sentence, and what to do about it. */
-function windowText(window: FoodWindow, { plan, shown, minute }: CookedDay): readonly [string, string] {
-  const isOver = windowLevel(window, minute) === "over";
-  const until = shown.clock(window.until);
-  switch (window.code) {
-    case "alkali":
-      return [
-        shown.task(window.task),
-        isOver
-          ? `Past ${until}: rinse it well now and cook it at once.`
-          : `Softens until it is rinsed: rinse from ${shown.clock(window.soonAt)} on, by ${until} at the latest.`,
-      ];
-    case "waits":
-      return [
-        shown.task(window.task),
-        `Open since ${shown.clock(window.since)}, to go on by ${until}: what was made first goes first, the rest is covered.`,
-      ];
-    case "egg-wash": {
-      const name = plan.day.items.find(({ id }) => id === window.item)?.name ?? window.item;
-      return [
-        `Egg for brushing: ${name}`,
-        isOver
-          ? `Out since ${shown.clock(window.since)}: throw it away, beat a new one. Local rules come first.`
-          : `Out since ${shown.clock(window.since)}; no longer than ${until}, usual guidance 2 h.`,
-      ];
-    }
-    case "hot-oil":
-      return [
-        `Hot oil: ${resourceText(plan, window.resource)}`,
-        window.nextAt === undefined
-          ? "Nothing more goes in: heat off, lid on, never moved while hot."
-          : `Nothing in it until ${shown.clock(window.nextAt)}: ${isOver ? "turn it down now" : "stay by it"}; smoke means off at once.`,
-      ];
-    case "too-hot":
-      return [
-        `Not to be eaten yet: ${shown.task(window.task)}`,
-        minute < window.until
-          ? `Before ${until} it burns a mouth, a child's before ${shown.clock(window.childUntil)}; ${window.isMeasured ? `the core was ${shown.degrees(window.coreC)}` : `no core was measured, ${shown.degrees(window.coreC)} assumed`}. About, by its weight: break one open.`
-          : `Children wait until ${shown.clock(window.childUntil)}; break one open.`,
-      ];
-  }
-}
 
 /** One clock of food: how far it is, in colour and in words. */
 function Row({ level, used, children }: { level: keyof typeof GROUND; used: number; children: React.ReactNode }) {

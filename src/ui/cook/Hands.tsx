@@ -2,7 +2,6 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { stepIn } from "@/core/plan/schema";
-import type { PlanShown } from "../plan/use-plan-display";
 import { COLOUR } from "../theme/tokens";
 import { tickedIn, useWeightTicks } from "../plan/StepWeights";
 import { takenWeights } from "../plan/taken-weights";
@@ -15,16 +14,15 @@ import { asksForWeights } from "./weighed";
 interface Props {
   readonly column: CookColumn;
   readonly isAlone: boolean;
-  readonly shown: PlanShown;
   readonly say: Say;
   /** What a task takes as the rest of the day has it. */
   readonly takenOf: (task: string) => string[] | undefined;
 }
 
 /** One pair of hands: now, and the next two. */
-export function Hands({ column, isAlone, shown, say, takenOf }: Props) {
+export function Hands({ column, isAlone, say, takenOf }: Props) {
   const { name, now, next, isAway, cook } = column;
-  const { plan, state, gathering, made } = useCookedDay();
+  const { plan, state, gathering, made, shown } = useCookedDay();
   const ticks = useWeightTicks(gathering);
   // What was to begin early and has something to be looked at or weighed out first: shown, not begun.
   const [opened, setOpened] = useState<string>();

@@ -8,9 +8,9 @@ import { gatesOf } from "@/core/item/gates/gates";
 import { HAZARD_TEXT, hazardsOf } from "@/core/item/hazards";
 import { drawingOf } from "@/core/item/making/drawing/draw";
 import { isHeat } from "@/core/item/step";
-import { roomAt, USUAL_ROOM } from "@/core/kitchen/room";
+import { roomIn } from "@/core/plan/room-in";
 import { oilSetC } from "@/core/run/oil";
-import { gateKey } from "@/core/run/replay";
+import { gateKey } from "@/core/run/run-state";
 import { loadsToCome } from "@/core/run/pilot";
 import { pieceNumbers } from "@/core/run/piece-numbers";
 import { lengthText } from "@/core/shared/clock";
@@ -68,12 +68,12 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
   const oilC = oilSetC(step);
   const weights = step && (isWaiting || press === "done") ? takenWeights(plan, task, step, item) : [];
   const { ticked, all } = tickedIn(weights, ticks);
-  const roomC = state.roomC ?? roomAt({ roomC: plan.day.kitchen.roomC ?? USUAL_ROOM }, minute);
+  const roomC = state.roomC ?? roomIn(plan, minute);
   const gates = step && item ? gatesOf(item, step).filter(({ kind }) => kind !== "core") : [];
   const answerOf = (gate: (typeof gates)[number]["kind"]) => state.answers.get(gateKey(task, gate)) ?? {};
-  const verdicts = gateVerdicts(gates, (gate) => answerOf(gate), roomC);
-  const isShut = verdicts.some((one) => one === "shut");
-  const isUnasked = verdicts.some((one) => one === "unanswered");
+  const verdicts = gateVerdicts(gates, answerOf, roomC);
+  const isShut = verdicts.includes("shut");
+  const isUnasked = verdicts.includes("unanswered");
   // What is filled has to be cold before it begins; everything else is looked at before it is over.
   const isGatedStart = step?.kind === "fill";
   const hazards = step ? hazardsOf(step) : [];

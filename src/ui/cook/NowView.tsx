@@ -1,8 +1,6 @@
 import Box from "@mui/material/Box";
 import { targetName } from "@/core/plan/targets";
-import { piecesIn, piecesOf } from "@/core/run/afterwards";
-import { loadsToCome, pilotsIn } from "@/core/run/pilot";
-import { plannedMinutes } from "@/core/run/replay";
+import { pilotsIn } from "@/core/run/pilot";
 import { waysOut } from "@/core/run/ways-out";
 import { lengthText } from "@/core/shared/clock";
 import { listed } from "@/core/shared/words";
@@ -27,16 +25,14 @@ interface Props {
 
 /** What each pair of hands does now, and beside it all that runs, heats, or will not wait. */
 export function NowView({ model, columns, isEverybody, takenOf, say }: Props) {
-  const { plan, state, minute, shown } = useCookedDay();
-  const pilots = pilotsIn(state);
-  const lengths = pilots.length > 0 ? plannedMinutes(plan) : undefined;
+  const { plan, state, shown } = useCookedDay();
   return (
     <>
       {model.late.length > 0 && (
         <WaysCard
           label="Ways out"
           title={listed(model.late.map((one) => `${targetName(plan, one.target)} ${lengthText(one.minutes)} late`))}
-          ways={waysOut(plan, state, model)}
+          ways={() => waysOut(plan, state, model)}
           say={say}
         />
       )}
@@ -45,7 +41,7 @@ export function NowView({ model, columns, isEverybody, takenOf, say }: Props) {
           key={task}
           label={`Early: ${shown.task(task)}`}
           title={`Ready already? ${shown.task(task)}: nothing goes on with it for ${lengthText(waitMin)}`}
-          ways={ways}
+          ways={() => ways}
           say={say}
         />
       ))}
@@ -68,25 +64,11 @@ export function NowView({ model, columns, isEverybody, takenOf, say }: Props) {
             },
           }}
         >
-          {pilots.map(({ task, since }) => (
-            <Box key={task} component="section" aria-label={`First piece of ${shown.task(task)}`} sx={{ gridColumn: "1 / -1" }}>
-              <Box component="h2" sx={{ m: 0, fontSize: "1.3rem" }}>
-                {shown.task(task)}
-              </Box>
-              <PilotCheck
-                task={task}
-                goneMin={Math.max(0, minute - since)}
-                plannedMin={lengths?.get(task) ?? 0}
-                loads={loadsToCome(plan, state, task).length}
-                plannedPieces={piecesIn(plan, plan.tasks[task].item)}
-                piecesOf={(grams) => piecesOf(plan, plan.tasks[task].item, grams)}
-                onPiece={(value) => say({ kind: "amount", item: plan.tasks[task].item, what: "piece", value })}
-                say={say}
-              />
-            </Box>
+          {pilotsIn(state).map(({ task, since }) => (
+            <PilotCheck key={task} task={task} since={since} say={say} />
           ))}
           {columns.map((column) => (
-            <Hands key={column.cook} column={column} isAlone={columns.length === 1} {...{ shown, say, takenOf }} />
+            <Hands key={column.cook} column={column} isAlone={columns.length === 1} {...{ say, takenOf }} />
           ))}
           {isEverybody && <Joins say={say} />}
         </Box>

@@ -4,6 +4,7 @@ import Typography from "@mui/material/Typography";
 import type { Outcome, Served, Unsafe } from "@/core/run/outcome";
 import type { Plan } from "@/core/plan/schema";
 import { targetName } from "@/core/plan/targets";
+import { itemNameIn } from "@/core/plan/task-text";
 import { lengthText } from "@/core/shared/clock";
 import { counted, listed } from "@/core/shared/words";
 import { Banner } from "../kit/Banner";
@@ -18,7 +19,7 @@ interface Props {
 
 /** What the day came to: what was served and when, hot or not, what was wasted, and what may not be safe. */
 export function OutcomeCard({ plan, outcome, task, clock, degrees }: Props) {
-  const name = (item: string) => plan.day.items.find(({ id }) => id === item)?.name ?? item;
+  const name = (item: string) => itemNameIn(plan, item);
   const target = (id: string) => (id === "freezer" ? "Freezer" : targetName(plan, id));
   return (
     <Paper component="section" aria-label="What it came to" sx={{ p: 2.5, display: "grid", gap: 1.5 }}>

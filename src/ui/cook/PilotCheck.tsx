@@ -4,9 +4,13 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
+import { piecesIn, piecesOf } from "@/core/run/afterwards";
+import { loadsToCome } from "@/core/run/pilot";
+import { plannedMinutes } from "@/core/run/replay";
 import { counted } from "@/core/shared/words";
 import { NumberField } from "../kit/NumberField";
 import { COLOUR } from "../theme/tokens";
+import { useCookedDay } from "./cook-context";
 import type { Say } from "./say";
 
 /** What is looked at on a first piece, and how it may be. */
@@ -22,24 +26,24 @@ const MOST_G = 10_000;
 
 interface Props {
   readonly task: string;
-  /** How long the piece is in, min. */
-  readonly goneMin: number;
-  readonly plannedMin: number;
-  /** Loads of the same step that are still to come, this one included. */
-  readonly loads: number;
-  /** Pieces that the dough and the filling were planned to make, and make when each weighs so much, g. */
-  readonly plannedPieces: number;
-  readonly piecesOf: (grams: number) => number;
-  readonly onPiece: (grams: number) => void;
+  /** When the piece went in, min of the plan. */
+  readonly since: number;
   readonly say: Say;
 }
 
 /** One piece is in the heat before the others: what it took, how it is, and with that the rest is locked. */
-export function PilotCheck({ task, goneMin, plannedMin, loads, plannedPieces, piecesOf, onPiece, say }: Props) {
+export function PilotCheck({ task, since, say }: Props) {
+  const { plan, state, minute, shown } = useCookedDay();
+  const { item } = plan.tasks[task];
+  const goneMin = Math.max(0, minute - since);
+  const plannedMin = plannedMinutes(plan).get(task) ?? 0;
+  const loads = loadsToCome(plan, state, task).length;
+  const plannedPieces = piecesIn(plan, item);
   const [typed, setTyped] = useState<number>();
   const [seen, setSeen] = useState<Partial<Record<Aspect, string>>>({});
   const [grams, setGrams] = useState<number>();
   const isWeighed = grams !== undefined && grams > 0 && grams <= MOST_G;
+  const pieces = isWeighed ? piecesOf(plan, item, grams) : plannedPieces;
   const minutes = typed ?? Math.max(1, goneMin);
   const isWrong = !(minutes >= 1 && minutes <= MOST_MIN);
   const more = Math.round((minutes - plannedMin) * loads);
@@ -47,11 +51,18 @@ export function PilotCheck({ task, goneMin, plannedMin, loads, plannedPieces, pi
     const note = Object.entries(seen)
       .map(([aspect, how]) => `${aspect.toLowerCase()} ${how}`)
       .join(", ");
-    if (isWeighed) onPiece(grams);
+    if (isWeighed) say({ kind: "amount", item, what: "piece", value: grams });
     say({ kind: "retimed", task, minutes: Math.round(minutes), ...(note && { note: `First piece: ${note}` }) });
   };
   return (
-    <Box role="group" aria-label="First piece" sx={{ mt: 2, display: "grid", gap: 1 }}>
+    <Box
+      component="section"
+      aria-label={`First piece of ${shown.task(task)}`}
+      sx={{ gridColumn: "1 / -1", display: "grid", gap: 1 }}
+    >
+      <Box component="h2" sx={{ m: 0, fontSize: "1.3rem" }}>
+        {shown.task(task)}
+      </Box>
       <Box sx={{ fontSize: "1.2rem", fontWeight: 650 }}>
         One piece is in for {goneMin} min; {plannedMin} min are planned.
       </Box>
@@ -99,9 +110,7 @@ export function PilotCheck({ task, goneMin, plannedMin, loads, plannedPieces, pi
           Lock it for {counted(loads, "load")}
         </Button>
         <Box sx={{ alignSelf: "center" }}>
-          {isWeighed &&
-            piecesOf(grams) !== plannedPieces &&
-            `So heavy, there are ${piecesOf(grams)} of ${plannedPieces} pieces. `}
+          {isWeighed && pieces !== plannedPieces && `So heavy, there are ${pieces} of ${plannedPieces} pieces. `}
           {isWrong || more === 0
             ? ""
             : `${counted(loads, "load")} of ${Math.round(minutes)} instead of ${plannedMin} min: ${Math.abs(more)} min ${more > 0 ? "more" : "less"} in all.`}

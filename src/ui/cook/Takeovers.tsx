@@ -4,6 +4,7 @@ import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { itemNameIn } from "@/core/plan/task-text";
 import { takeoverKey, takeoversOf, type Takeover } from "@/core/run/take-over";
 import type { Result } from "@/core/shared/issue";
 import { useAttempt } from "../kit/use-attempt";
@@ -71,7 +72,7 @@ export function Takeovers({ run, isPractice, takeOver }: Props) {
 }
 
 function takeoverText(takeover: Takeover, { plan, shown }: CookedDay): string {
-  const nameOf = (id: string) => plan.day.items.find((item) => item.id === id)?.name ?? id;
+  const nameOf = (id: string) => itemNameIn(plan, id);
   switch (takeover.code) {
     case "liquid":
       return `${nameOf(takeover.item)}: ${shown.weight(takeover.grams)} of liquid went in instead of ${shown.weight(takeover.plannedG)}`;

@@ -4,8 +4,9 @@ import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import { useEffect, useState, type ReactNode } from "react";
 import { targetName } from "@/core/plan/targets";
-import type { RunState } from "@/core/run/replay";
+import type { RunState } from "@/core/run/run-state";
 import { totalLate, type WayEffect, type WayOut } from "@/core/run/ways-out";
+import { heldHotC } from "@/core/process/safety";
 import { lengthText } from "@/core/shared/clock";
 import { capitalised, listed } from "@/core/shared/words";
 import { tryWays } from "@/workers/plan.client";
@@ -18,7 +19,7 @@ interface Props {
   readonly label: string;
   readonly title: ReactNode;
   /** What can be done, to be tried when somebody asks. */
-  readonly ways: readonly WayOut[];
+  readonly ways: () => readonly WayOut[];
   readonly say: Say;
 }
 
@@ -31,7 +32,7 @@ export function WaysCard({ label, title, ways, say }: Props) {
   const effects = tried?.state === state ? tried.effects : [];
   useEffect(() => {
     if (!isAsked) return;
-    const run = tryWays(plan, state.counted.events, ways, minute, (effect) =>
+    const run = tryWays(plan, state.counted.events, ways(), minute, (effect) =>
       setTried((was) => ({ state, effects: [...(was?.state === state ? was.effects : []), effect] })),
     );
     void run.done.then(() => setAsked(false));
@@ -116,4 +117,4 @@ function wayText(way: WayOut, shown: PlanShown, target: (id: string) => string):
 }
 
 /** Food that is kept hot: usual guidance of the stricter list. */
-const KEPT_HOT_C = 63;
+const KEPT_HOT_C = heldHotC("uk");

@@ -3,7 +3,7 @@ import { createContext, useContext } from "react";
 import type { Item } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/schema";
 import type { KitchenDevices } from "@/core/run/practice/kitchen-devices";
-import type { RunState } from "@/core/run/replay";
+import type { RunState } from "@/core/run/run-state";
 import type { PlanShown } from "../plan/use-plan-display";
 
 /** The day that is cooked, as every card of its screen knows it. */

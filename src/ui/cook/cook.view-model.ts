@@ -2,11 +2,12 @@ import { resourceText } from "@/core/plan/reason-text";
 import { stepIn, type Plan } from "@/core/plan/schema";
 import { isHeat, type Step } from "@/core/item/step";
 import { peopleIn } from "@/core/run/helpers";
-import { isOpen, type RunState, type TaskRun } from "@/core/run/replay";
+import { isOpen, type RunState, type TaskRun } from "@/core/run/run-state";
 import { earlyRises } from "@/core/run/ways-out";
 import { heatsToSet, type HeatToSet } from "@/core/run/heats-to-set";
 import { foodWindows, windowLevel, type FoodWindow } from "@/core/run/windows";
 import { lockIn } from "./lock";
+import { windowTitle } from "./window-text";
 import { LOOK_AT, clocksOf, cooksNow, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "@/core/run/run-text";
 import type { Replanned } from "@/core/schedule/replan/replan";
@@ -92,12 +93,6 @@ export function cookModel(
   const food = foodClocks(plan, state, now);
   const windows = foodWindows(plan, state, { problem: plan.problem, solution }, now);
   const heats = heatsToSet(plan, state, { solution });
-  const windowName = (one: FoodWindow) =>
-    one.code === "egg-wash"
-      ? `Egg for brushing: ${plan.day.items.find(({ id }) => id === one.item)?.name ?? one.item}`
-      : one.code === "hot-oil"
-        ? `Hot oil: ${resourceText(plan, one.resource)}`
-        : shown.task(one.task);
   const slip = rest && slipOfRest(plan, rest, state);
   const warnings: Warning[] = [
     ...state.odd.slice(-1),
@@ -155,7 +150,9 @@ export function cookModel(
           ? [shown.task(task)]
           : [],
       ),
-      ...windows.filter((one) => one.code !== "too-hot" && windowLevel(one, now) !== "ok").map(windowName),
+      ...windows
+        .filter((one) => one.code !== "too-hot" && windowLevel(one, now) !== "ok")
+        .map((one) => windowTitle(plan, one, shown.task)),
     ],
     warnings: warnings.map((warning) => ({ code: warning.code, text: warningText(plan, warning, shown.task) })),
     late: (settled ? slipOfRest(plan, settled, state).late : []).filter(

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useState } from "react";
 import { minuteReader } from "@/core/run/clock";
-import type { RunState } from "@/core/run/replay";
+import type { RunState } from "@/core/run/run-state";
 import type { Plan } from "@/core/plan/schema";
 import { zoneHere } from "../kit/zone";
 

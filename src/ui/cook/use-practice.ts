@@ -4,7 +4,7 @@ import { momentOf } from "@/core/run/clock";
 import { nextMinute, pressesAt } from "@/core/run/practice/simulated-hands";
 import type { Fault, SimulatedKitchen } from "@/core/run/practice/simulated-kitchen";
 import type { Telling } from "@/core/run/events";
-import type { RunState } from "@/core/run/replay";
+import type { RunState } from "@/core/run/run-state";
 import type { Plan } from "@/core/plan/schema";
 import { zoneHere } from "../kit/zone";
 import type { Rest } from "./use-rest";

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
 import type { Telling } from "@/core/run/events";
-import type { RunState } from "@/core/run/replay";
+import type { RunState } from "@/core/run/run-state";
 import type { Plan } from "@/core/plan/schema";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import { restDesk, type RestDesk } from "@/workers/plan.client";

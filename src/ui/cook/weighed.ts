@@ -1,5 +1,5 @@
-import { stepIn, type Plan } from "@/core/plan/schema";
-import type { RunState } from "@/core/run/replay";
+import { havePiecesInCommon, stepIn, type Plan } from "@/core/plan/schema";
+import type { RunState } from "@/core/run/run-state";
 import type { Step } from "@/core/item/step";
 
 /** Steps that something weighed goes into, and that a timer or a heat begins with. */
@@ -9,11 +9,9 @@ const TAKES: ReadonlySet<Step["kind"]> = new Set(["mix", "knead", "cook-filling"
 export function asksForWeights(plan: Plan, { tasks }: RunState, task: string): boolean {
   const step = stepIn(plan, task);
   if (!step || !TAKES.has(step.kind)) return false;
-  const { item, range } = plan.tasks[task];
   return ![...tasks].some(([id, { status }]) => {
     const other = stepIn(plan, id);
-    const info = plan.tasks[id];
-    const isOf = info?.item === item && info.range[0] < range[1] && info.range[1] > range[0];
-    return status === "done" && isOf && other?.kind === "weigh" && other.part === step.part;
+    const isWeighing = status === "done" && other?.kind === "weigh" && other.part === step.part;
+    return isWeighing && havePiecesInCommon(plan.tasks[id], plan.tasks[task]);
   });
 }

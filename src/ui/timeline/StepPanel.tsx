@@ -13,7 +13,7 @@ import type { Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
 import { roomAt, USUAL_ROOM_C } from "@/core/kitchen/room";
 import type { Kitchen } from "@/core/kitchen/schema";
-import { gateKey } from "@/core/run/replay";
+import { gateKey } from "@/core/run/run-state";
 import { outOfCold } from "@/core/plan/out-of-cold";
 import { resourceText } from "@/core/plan/reason-text";
 import { stepIn, taskShares, type DurationSource, type Plan, type TaskInfo } from "@/core/plan/schema";

@@ -3,7 +3,7 @@ import type { Replanned } from "../../schedule/replan/replan";
 import { SHARES, type Telling } from "../events";
 import { peopleIn } from "../helpers";
 import { OIL_OFF_C } from "../oil";
-import { isOpen, type RunState } from "../replay";
+import { isOpen, type RunState } from "../run-state";
 import { clocksOf, foodClocks, soonMin } from "../stand";
 import type { KitchenDevices } from "./kitchen-devices";
 import { devicesOf, type SimulatedKitchen } from "./simulated-kitchen";

@@ -1,11 +1,12 @@
 import { isHeat, type Step } from "../../item/step";
-import { roomAt, USUAL_ROOM } from "../../kitchen/room";
+import { roomIn } from "../../plan/room-in";
 import { stepIn, type Plan } from "../../plan/schema";
 import { seeded } from "../../shared/chance";
 import { candidatesOf } from "../../schedule/problem";
 import { oilSetC } from "../oil";
 import { partGrams } from "../windows";
-import { plannedMinutes, type RunState } from "../replay";
+import { plannedMinutes } from "../replay";
+import type { RunState } from "../run-state";
 import type { KitchenDevices } from "./kitchen-devices";
 
 /** What can be made to go wrong in a practice. */
@@ -71,12 +72,11 @@ export function simulatedKitchen(plan: Plan, seed: number, faults: readonly Faul
   );
   const lengths = plannedMinutes(plan);
   const readyAfter = (task: string) => Math.max(1, Math.ceil((lengths.get(task) ?? 1) * (factors.get(task) ?? 1)));
-  const { roomC = USUAL_ROOM } = plan.day.kitchen;
   return {
     readyAfter,
     burns,
     leaves: leaver && { cook: leaver.id, minute: Math.round((first + last) / 2) },
-    roomC: (minute) => roomAt({ roomC }, minute),
+    roomC: (minute) => roomIn(plan, minute),
     coreAfter: (task, minutes) => {
       const step = stepIn(plan, task);
       if (step?.coreC === undefined) return undefined;
