@@ -70,3 +70,66 @@ test("one that falls silent is an issue after half a minute, not a search withou
     jest.useRealTimers();
   }
 });
+
+test("first answers to the rest of a day do not wait for what was asked before", async () => {
+  const ends: (() => void)[] = [];
+  const services = [0, 1].map(() => ({
+    cook: () => undefined,
+    rehearse: () => undefined,
+    first: (_: unknown, minute: number) => ({ at: minute }),
+    // Works until the test lets it go.
+    rest: (_: unknown, minute: number) => new Promise((resolve) => ends.push(() => resolve({ rest: { at: minute } }))),
+  }));
+  const { MessageChannel } = await import("node:worker_threads");
+  const { expose } = await import("comlink");
+  const ports: { close(): void }[] = [];
+  /** A worker that answers: the other end of it is a service of the test's. */
+  class Answering extends EventTarget {
+    private readonly port;
+    constructor() {
+      super();
+      const { port1, port2 } = new MessageChannel();
+      this.port = port1;
+      ports.push(port1, port2);
+      expose(services.shift()!, port2 as never);
+      port2.start();
+      port1.on("message", (data) => this.dispatchEvent(Object.assign(new Event("message"), { data })));
+    }
+    postMessage(said: unknown, handed: readonly never[] = []) {
+      this.port.postMessage(said, handed);
+    }
+    terminate() {
+      this.port.close();
+    }
+  }
+  (globalThis as unknown as { Worker: unknown }).Worker = Answering;
+  jest.resetModules();
+  const { restDesk } = await import("./plan.client");
+  const firsts: number[] = [];
+  const lasts: number[] = [];
+  const heard = jest.fn();
+  const desk = restDesk({} as never, {
+    first: (_, __, minute) => void firsts.push(minute),
+    last: (_, __, minute) => void lasts.push(minute),
+    broken: heard,
+  });
+  const until = async (isSo: () => boolean) => {
+    for (let k = 0; k < 200 && !isSo(); k++) await new Promise((wake) => setTimeout(wake, 5));
+  };
+  desk.ask({} as never, 1);
+  await until(() => ends.length === 1);
+  desk.ask({} as never, 2);
+  desk.ask({} as never, 3);
+  await until(() => firsts.includes(3));
+  expect(firsts.at(-1)).toBe(3);
+  expect(lasts).toEqual([]);
+  // Only the newest of what was asked meanwhile is worked out.
+  ends[0]();
+  await until(() => ends.length === 2);
+  ends[1]();
+  await until(() => lasts.length === 2);
+  expect(lasts).toEqual([1, 3]);
+  expect(heard).not.toHaveBeenCalled();
+  desk.close();
+  ports.forEach((port) => port.close());
+});

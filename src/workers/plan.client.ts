@@ -134,40 +134,68 @@ export interface RestTold {
   readonly broken: () => void;
 }
 
-/** Hires a worker for the rest of a day, as long as it is cooked. */
+interface RestQuestion {
+  readonly count: number;
+  readonly state: RunState;
+  readonly minute: number;
+}
+
+/**
+ * Hires two workers for the rest of a day, as long as it is cooked: one gives first answers only, so that nobody at the
+ * stove waits until what was asked before is worked out to its end. The other does that, once the first answer is there.
+ */
 export function restDesk(plan: Plan, told: RestTold): RestDesk {
-  const { worker, service, broken } = spare ?? hire();
-  spare = undefined;
+  let newest: RestQuestion | undefined;
+  let lastTold = 0;
   let isClosed = false;
-  let next: { readonly state: RunState; readonly minute: number } | undefined;
-  let isAsked = false;
-  const ready = service.cook(plan);
-  void broken.then(() => !isClosed && told.broken());
-  const answer = async (): Promise<void> => {
-    if (isAsked) return;
-    isAsked = true;
-    while (next && !isClosed) {
-      const { state, minute } = next;
-      next = undefined;
-      try {
-        await ready;
-        const first = proxy((rest: Replanned) => void (!isClosed && told.first(rest, state, minute)));
-        const last = await service.rest(state, minute, first);
-        if (!isClosed) told.last(last, state, minute);
-      } catch {
-        if (!isClosed) told.broken();
+  /** A worker that takes the newest question of those that it is handed whenever it is done with one. */
+  const hand = (answer: (service: Remote<PlanService>, question: RestQuestion) => Promise<void>) => {
+    const { worker, service, broken } = spare ?? hire();
+    spare = undefined;
+    let next: RestQuestion | undefined;
+    let isBusy = false;
+    const ready = service.cook(plan);
+    void broken.then(() => !isClosed && told.broken());
+    const take = async (question: RestQuestion): Promise<void> => {
+      next = question;
+      if (isBusy) return;
+      isBusy = true;
+      while (next && !isClosed) {
+        const own: RestQuestion = next;
+        next = undefined;
+        try {
+          await ready;
+          await answer(service, own);
+        } catch {
+          if (!isClosed) told.broken();
+        }
       }
-    }
-    isAsked = false;
+      isBusy = false;
+    };
+    return { take, worker };
   };
+  const last = hand(async (service, { count, state, minute }) => {
+    const answer = await service.rest(state, minute);
+    lastTold = count;
+    if (!isClosed) told.last(answer, state, minute);
+  });
+  const first = hand(async (service, question) => {
+    const { count, state, minute } = question;
+    const rest = await service.first(state, minute);
+    if (isClosed) return;
+    if (count > lastTold) told.first(rest, state, minute);
+    void last.take(question);
+    // What comes of it is of no interest; a fault would come again with the next question.
+    if (count === 1) service.rehearse().catch(() => undefined);
+  });
   return {
     ask(state, minute) {
-      next = { state, minute };
-      void answer();
+      newest = { count: (newest?.count ?? 0) + 1, state, minute };
+      void first.take(newest);
     },
     close() {
       isClosed = true;
-      worker.terminate();
+      for (const { worker } of [first, last]) worker.terminate();
     },
   };
 }

@@ -38,8 +38,12 @@ export interface PlanService {
   ): Promise<Replanned>;
   /** The plan whose rest is asked for from now on. */
   cook(plan: Plan): Promise<void>;
-  /** The rest of the day that is cooked, as far as it is worked out by counting: tells of the first answer, ends with the last. */
-  rest(state: RunState, minute: number, first: (answer: Replanned) => void): Promise<RestAnswer>;
+  /** The first answer to what the rest of the day that is cooked is. */
+  first(state: RunState, minute: number): Promise<Replanned>;
+  /** Works out a few slips of the day that is cooked, of no interest to anybody, so that the next answer comes quicker. */
+  rehearse(): Promise<void>;
+  /** The rest of the day that is cooked, as far as it is worked out by counting. */
+  rest(state: RunState, minute: number): Promise<RestAnswer>;
   /** What a way out of being late leads to, for the plan that is cooked. */
   tried(events: readonly RunEvent[], way: WayOut, minute: number): Promise<WayEffect>;
   /** The rest of the day that is cooked, with two of its tasks in the order that somebody wants. */

@@ -2,6 +2,7 @@
 import { expose } from "comlink";
 import { beginPlan } from "@/core/plan/pipeline";
 import type { Plan } from "@/core/plan/schema";
+import { slipOf } from "@/core/plan/slip";
 import { arrangementOf } from "@/core/run/arrangement";
 import { replay } from "@/core/run/replay";
 import { reordered } from "@/core/run/reorder";
@@ -15,6 +16,10 @@ const EVERY_MS = 300;
 
 /** So long the page has the processor to itself to draw a first plan, before the search for better ones goes on, ms. */
 const DRAWN_MS = 300;
+
+/** A re-plan takes three times as long the first time as the twentieth: so many slips of a day are worked out for practice. */
+const REHEARSALS = 20;
+const LATE_MIN = 10;
 
 const now = () => performance.now();
 
@@ -40,17 +45,23 @@ const service: PlanService = {
   async cook(plan) {
     cooked = plan;
   },
-  async rest(state, minute, first) {
+  async first(state, minute) {
     if (!cooked) throw new Error("no plan is cooked");
-    let isTold = false;
-    const rest = restOfDay(cooked, state, minute, {
-      ...REST_SEARCH,
-      better: (answer) => {
-        if (!isTold) first(answer);
-        isTold = true;
-      },
-    });
+    return restOfDay(cooked, state, minute, { ...REST_SEARCH, onlyFirst: true });
+  },
+  async rest(state, minute) {
+    if (!cooked) throw new Error("no plan is cooked");
+    const rest = restOfDay(cooked, state, minute);
     return { rest, arranged: arrangementOf(cooked, state, rest) };
+  },
+  async rehearse() {
+    const steps = cooked?.solution.tasks.filter(({ id }) => cooked?.tasks[id]?.step) ?? [];
+    for (let k = 0; cooked && k < REHEARSALS; k++) {
+      const { id } = steps[Math.floor((k * steps.length) / REHEARSALS)];
+      replan(cooked.problem, cooked.solution, slipOf(cooked, id, LATE_MIN), { ...REST_SEARCH, onlyFirst: true });
+      // A question that came meanwhile goes first.
+      await new Promise((resolve) => setTimeout(resolve));
+    }
   },
   async tried(events, way, minute) {
     if (!cooked) throw new Error("no plan is cooked");

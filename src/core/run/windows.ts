@@ -3,7 +3,7 @@ import { lineClaims } from "../ingredients/claims";
 import { findIngredient } from "../ingredients/find";
 import { isHeat } from "../item/step";
 import { roomIn } from "../plan/room-in";
-import { havePiecesInCommon, stepIn, type Plan } from "../plan/schema";
+import { havePiecesInCommon, stepIn, type Plan, type TaskInfo } from "../plan/schema";
 import { coolToEatMin } from "../process/eat";
 import type { Solution } from "../schedule/solution";
 import { oilSetC } from "./oil";
@@ -99,16 +99,19 @@ const LONG_WAIT_MIN = 60;
 
 /** Steps that should have begun soon after what they come after, from when that is to be said. */
 function waitWindows(plan: Plan, { tasks }: RunState, now: number): FoodWindow[] {
+  /** What is over, by its step: this is asked each second, and a day has hundreds of tasks. */
+  const over = new Map<string, { readonly task: TaskInfo; readonly end: number }[]>();
+  for (const [id, { status, gone, end }] of tasks) {
+    const task = plan.tasks[id];
+    if (status === "done" && !gone && end !== undefined && task.step)
+      over.set(task.step, [...(over.get(task.step) ?? []), { task, end }]);
+  }
   return [...tasks].flatMap(([task, { status }]): FoodWindow[] => {
-    const step = stepIn(plan, task);
-    if (status !== "waiting" || !step) return [];
-    const limits = step.after.filter(({ maxGapMin }) => maxGapMin !== undefined && maxGapMin > 0 && maxGapMin <= LONG_WAIT_MIN);
-    const open = limits.flatMap(({ step: before, maxGapMin = 0 }) => {
-      const ends = [...tasks].flatMap(([id, run]) => {
-        const isIt = plan.tasks[id].step === before && havePiecesInCommon(plan.tasks[id], plan.tasks[task]);
-        return isIt && run.status === "done" && !run.gone && run.end !== undefined ? [run.end] : [];
-      });
-      return ends.length === 0 ? [] : [opened(Math.min(...ends), 0, maxGapMin)];
+    const step = status === "waiting" ? stepIn(plan, task) : undefined;
+    const limits = step?.after.filter(({ maxGapMin }) => maxGapMin !== undefined && maxGapMin > 0 && maxGapMin <= LONG_WAIT_MIN);
+    const open = (limits ?? []).flatMap(({ step: before, maxGapMin = 0 }) => {
+      const own = over.get(before)?.filter((one) => havePiecesInCommon(one.task, plan.tasks[task])) ?? [];
+      return own.length === 0 ? [] : [opened(Math.min(...own.map(({ end }) => end)), 0, maxGapMin)];
     });
     const [first] = open.sort((a, b) => a.until - b.until);
     return first && now >= first.soonAt ? [{ code: "waits", task, ...first }] : [];

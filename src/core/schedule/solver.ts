@@ -1,6 +1,7 @@
 import type { Budget } from "./budget";
 import { whyNone, whyNotFound } from "./explain/why-none";
 import { shopOf } from "./jobshop/shop";
+import { compile } from "./compile";
 import type { Problem } from "./problem";
 import { costOf, placedIn, type Guess, type Schedule } from "./construct/schedule";
 import type { ScheduleReason } from "./reason";
@@ -29,8 +30,9 @@ export class Solver {
   constructor(
     private readonly problem: Problem,
     seed: number,
+    model = compile(problem),
   ) {
-    this.known = new Known(problem, seed);
+    this.known = new Known(model, seed);
     const shop = this.known.search.stuck >= 0 ? undefined : shopOf(this.known.model);
     this.bounds = new Bounds(this.known, shop);
     this.first = new FirstSchedule(this.known);

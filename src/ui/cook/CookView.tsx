@@ -9,7 +9,6 @@ import type { Plan } from "@/core/plan/schema";
 import type { RunEvent, Telling } from "@/core/run/events";
 import { peopleIn } from "@/core/run/helpers";
 import { devicesOf, simulatedKitchen } from "@/core/run/practice/simulated-kitchen";
-import { replay } from "@/core/run/replay";
 import { counted } from "@/core/shared/words";
 import { Banner } from "../kit/Banner";
 import { Main } from "../kit/Main";
@@ -57,21 +56,27 @@ const BEFORE_MS = 1000;
 /** A day being cooked: what each pair of hands does now, what runs without, and what the rest of the day comes to. */
 export function CookView({ run, plan, received, tell, takeOver, made, facts }: Props) {
   const shown = usePlanDisplay(plan);
-  const { events, unsent, trouble, isOnLine, say: send } = useRun(run.id, received, tell);
+  const { answer, settled, ask } = useRest(plan);
+  const { state, unsent, trouble, isOnLine, say: send } = useRun(run.id, plan, received, tell, ask);
   const [whose, setWhose] = useStored(`unisynth-cook ${run.id}`);
   const [isLoud, setLoud] = useStoredFlag("unisynth-cook-loud");
   const [isNight, setNight] = useNight();
   const [view, setView] = useState<View>("now");
   const [practice, setPractice] = useState<Practice>();
   const [rate, setRate] = useState(1);
-  const state = useMemo(() => replay(plan, events), [plan, events]);
   const minute = useMinute(plan, run.shiftMs, state.pace);
-  const { answer, settled } = useRest(plan, state, minute);
+  useEffect(() => {
+    if (minute !== undefined) ask(state, minute);
+  }, [ask, state, minute]);
   const rest = answer?.rest;
+  const settledRest = settled?.rest;
   useAwake();
   useKeys();
   const isKept = useOffline();
-  const model = minute === undefined ? undefined : cookModel(plan, state, { rest, settled: settled?.rest }, minute, shown);
+  const model = useMemo(
+    () => (minute === undefined ? undefined : cookModel(plan, state, { rest, settled: settledRest }, minute, shown)),
+    [plan, state, rest, settledRest, minute, shown],
+  );
 
   const { shiftMs } = run;
   const { pace } = state;
@@ -118,8 +123,8 @@ export function CookView({ run, plan, received, tell, takeOver, made, facts }: P
       ? []
       : state.counted.events.filter(({ device, kind }) => !NOT_UNDONE.has(kind) && device === deviceName());
   const last = own.at(-1);
-  const takenOf = (task: string) => rest?.solution.tasks.find(({ id }) => id === task)?.taken;
-  const columns = model?.columns.filter(({ cook }) => whose === EVERYONE || cook === whose) ?? [];
+  const takenOf = useCallback((task: string) => rest?.solution.tasks.find(({ id }) => id === task)?.taken, [rest]);
+  const columns = useMemo(() => model?.columns.filter(({ cook }) => whose === EVERYONE || cook === whose) ?? [], [model, whose]);
   const cooks = peopleIn(plan, state);
   const wanted = [
     ...columns.flatMap(({ name, now }) => now.slice(0, 1).map(({ task }) => `${name}: ${shown.task(task)}`)),

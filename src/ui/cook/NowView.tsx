@@ -1,4 +1,5 @@
 import Box from "@mui/material/Box";
+import { memo } from "react";
 import { targetName } from "@/core/plan/targets";
 import { pilotsIn } from "@/core/run/pilot";
 import { waysOut } from "@/core/run/ways-out";
@@ -24,7 +25,7 @@ interface Props {
 }
 
 /** What each pair of hands does now, and beside it all that runs, heats, or will not wait. */
-export function NowView({ model, columns, isEverybody, takenOf, say }: Props) {
+export const NowView = memo(function NowView({ model, columns, isEverybody, takenOf, say }: Props) {
   const { plan, state, shown } = useCookedDay();
   return (
     <>
@@ -85,4 +86,4 @@ export function NowView({ model, columns, isEverybody, takenOf, say }: Props) {
       </Box>
     </>
   );
-}
+});

@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import type { Telling } from "@/core/run/events";
 import type { RunState } from "@/core/run/run-state";
 import type { Plan } from "@/core/plan/schema";
@@ -19,26 +19,30 @@ export interface Rest {
 /** Name under which the browser keeps how long first answers took: read by the tests that count them. */
 export const FIRST_ANSWER = "unisynth first answer";
 
-/**
- * The rest of the day, planned again whenever something happened or a minute went by; undefined until the first answer.
- * @returns `answer`: the newest, which may be worked at still; `settled`: the last that was worked out to its end
- */
-export function useRest(
-  plan: Plan,
-  state: RunState,
-  minute: number | undefined,
-): { readonly answer: Rest | undefined; readonly settled: Rest | undefined } {
+export interface RestAtWork {
+  /** The newest answer, which may be worked at still. */
+  readonly answer: Rest | undefined;
+  /** The last that was worked out to its end. */
+  readonly settled: Rest | undefined;
+  /** Asks anew; without a minute, at the one asked for last. The same is asked once. */
+  readonly ask: (state: RunState, minute?: number) => void;
+}
+
+/** The rest of the day, planned again whenever it is asked for; nothing until the first answer. */
+export function useRest(plan: Plan): RestAtWork {
   const [answer, setAnswer] = useState<Rest>();
   const [settled, setSettled] = useState<Rest>();
   const desk = useRef<RestDesk>(undefined);
-  const asked = useRef<{ state: RunState; at: number }>(undefined);
+  const asked = useRef<{ readonly state: RunState; readonly minute: number }>(undefined);
+  /** Since when an answer to what happened is waited for. */
+  const since = useRef<{ readonly state: RunState; readonly at: number }>(undefined);
   const [hired, setHired] = useState(0);
   useEffect(() => {
     const own = restDesk(plan, {
       first(rest, of, at) {
-        if (asked.current?.state === of) {
-          performance.measure(FIRST_ANSWER, { start: asked.current.at });
-          asked.current = undefined;
+        if (since.current?.state === of) {
+          performance.measure(FIRST_ANSWER, { start: since.current.at });
+          since.current = undefined;
         }
         // A minute that went by is no reason to show what is not worked out yet.
         setAnswer((was) =>
@@ -56,13 +60,17 @@ export function useRest(
       broken: () => setTimeout(() => setHired((count) => count + 1), 1000),
     });
     desk.current = own;
+    if (asked.current) own.ask(asked.current.state, asked.current.minute);
     return () => own.close();
   }, [plan, hired]);
-  useEffect(() => {
-    if (asked.current?.state !== state) asked.current = { state, at: performance.now() };
-  }, [state]);
-  useEffect(() => {
-    if (minute !== undefined) desk.current?.ask(state, minute);
-  }, [state, minute, hired]);
-  return { answer, settled };
+  const ask = useCallback((state: RunState, given?: number) => {
+    const was = asked.current;
+    // Where the clock was set, the minute is another than the last one.
+    const minute = given ?? (was?.state.pace?.wall === state.pace?.wall ? was?.minute : undefined);
+    if (minute === undefined || (was?.state === state && was.minute === minute)) return;
+    if (was?.state !== state) since.current = { state, at: performance.now() };
+    asked.current = { state, minute };
+    desk.current?.ask(state, minute);
+  }, []);
+  return { answer, settled, ask };
 }

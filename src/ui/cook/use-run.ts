@@ -1,7 +1,10 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
+import type { Plan } from "@/core/plan/schema";
 import { EventSchema, type RunEvent } from "@/core/run/events";
+import { replay } from "@/core/run/replay";
+import type { RunState } from "@/core/run/run-state";
 import { issueText } from "@/core/shared/issue-text";
 import type { Result } from "@/core/shared/issue";
 import { parseKnown } from "@/core/shared/parse";
@@ -27,7 +30,8 @@ export function deviceName(): string {
 }
 
 export interface RunAtWork {
-  readonly events: readonly RunEvent[];
+  /** What comes of all that happened. */
+  readonly state: RunState;
   /** How many the server has not taken yet. */
   readonly unsent: number;
   /** Why it did not take them. */
@@ -40,22 +44,39 @@ export interface RunAtWork {
 /**
  * A run at work: what happened here is kept on the device at once and sent until it is taken; what happens on other devices comes in
  * as it happens. Nothing said is lost by a reload or a line that is down.
+ * @param told called with what comes of it as soon as something happened, before it is drawn; always the same function
  */
-export function useRun(run: string, received: readonly Received[], tell: Tell): RunAtWork {
-  const [events, setEvents] = useState<readonly RunEvent[]>(() => received.map(({ event }) => event));
+export function useRun(
+  run: string,
+  plan: Plan,
+  received: readonly Received[],
+  tell: Tell,
+  told: (state: RunState) => void,
+): RunAtWork {
+  const [now, setNow] = useState(() => {
+    const events: readonly RunEvent[] = received.map(({ event }) => event);
+    return { events, state: replay(plan, events) };
+  });
+  const newest = useRef(now);
   const [unsent, setUnsent] = useState<readonly RunEvent[]>([]);
   const [trouble, setTrouble] = useState<string>();
   const [isOnLine, setOnLine] = useState(true);
   const waiting = useRef<readonly RunEvent[]>([]);
   const isSending = useRef(false);
 
-  const add = useCallback((more: readonly RunEvent[]) => {
-    setEvents((known) => {
-      const ids = new Set(known.map(({ id }) => id));
+  const add = useCallback(
+    (more: readonly RunEvent[]) => {
+      const known = newest.current;
+      const ids = new Set(known.events.map(({ id }) => id));
       const fresh = more.filter(({ id }) => !ids.has(id));
-      return fresh.length === 0 ? known : [...known, ...fresh];
-    });
-  }, []);
+      if (fresh.length === 0) return;
+      const events = [...known.events, ...fresh];
+      newest.current = { events, state: replay(plan, events) };
+      told(newest.current.state);
+      setNow(newest.current);
+    },
+    [plan, told],
+  );
   const wait = useCallback((now: readonly RunEvent[]) => {
     waiting.current = now;
     setUnsent(now);
@@ -161,5 +182,5 @@ export function useRun(run: string, received: readonly Received[], tell: Tell): 
     },
     [add, hold, send, wait],
   );
-  return { events, unsent: unsent.length, trouble, isOnLine, say };
+  return { state: now.state, unsent: unsent.length, trouble, isOnLine, say };
 }

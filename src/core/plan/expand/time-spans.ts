@@ -1,4 +1,4 @@
-import { compile } from "../../schedule/model";
+import { compile } from "../../schedule/compile";
 import { parseProblem, type ProblemInput } from "../../schedule/problem";
 import { Windows } from "../../schedule/construct/windows";
 import type { TaskInput } from "./task-input";

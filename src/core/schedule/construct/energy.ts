@@ -23,7 +23,7 @@ function workOf(model: Model): Group[] {
     for (const use of uses) {
       const minutes = use.from === NO_PART ? model.least[i] : Math.min(...use.minutes);
       if (minutes === 0) continue;
-      const key = [...use.resources].sort((a, b) => a - b).join();
+      const key = use.resources.slice().sort().join();
       const group = groups.get(key) ?? { resources: new Set(use.resources), work: 0 };
       group.work += minutes * use.amount;
       groups.set(key, group);

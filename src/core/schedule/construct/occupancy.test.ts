@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { anyProblem, expectProblem } from "@tests/any-problem";
-import { compile, takenFrom, takenUntil } from "../model";
+import { compile } from "../compile";
+import { takenFrom, takenUntil } from "../model";
 import { Occupancy } from "./occupancy";
 import type { Problem } from "../problem";
 import { placedIn } from "./schedule";

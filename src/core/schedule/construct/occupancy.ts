@@ -1,3 +1,4 @@
+import { countUp } from "../../shared/count-up";
 import { changeover, NO_PART, takenFrom, takenUntil, warmAt, type Model, type ModelUse } from "../model";
 
 interface Load {
@@ -43,7 +44,7 @@ export class Occupancy {
     this.starts = new Int32Array(model.n).fill(-1);
     this.ends = new Int32Array(model.n).fill(-1);
     this.choices = model.uses.map((uses) => new Int32Array(uses.length));
-    this.order = model.uses.map((uses) => uses.map((use) => Int32Array.from(use.resources, (_, i) => i)));
+    this.order = model.uses.map((uses) => uses.map((use) => countUp(use.resources.length)));
     this.demand = new Float64Array(model.resourceCount);
     this.weighed = new Float64Array(model.resourceCount);
     model.uses.forEach((uses, task) =>

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { anyProblem, expectProblem } from "@tests/any-problem";
 import { seeded } from "../../shared/chance";
-import { compile } from "../model";
+import { compile } from "../compile";
 import { Search } from "./search";
 import { costOf, guessAt, type Schedule } from "./schedule";
 import { solve } from "../solve";

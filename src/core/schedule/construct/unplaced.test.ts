@@ -1,4 +1,4 @@
-import { compile } from "../model";
+import { compile } from "../compile";
 import { parseProblem, type ProblemInput } from "../problem";
 import { CostBound } from "./cost-bound";
 import { Occupancy } from "./occupancy";

@@ -1,4 +1,5 @@
-import { compile, takenFrom, takenUntil, warmAt, type Model, type ModelUse } from "../model";
+import { compile } from "../compile";
+import { takenFrom, takenUntil, warmAt, type Model, type ModelUse } from "../model";
 import { Occupancy } from "../construct/occupancy";
 import type { Problem } from "../problem";
 import type { Solution } from "../solution";

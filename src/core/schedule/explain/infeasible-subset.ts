@@ -1,5 +1,5 @@
 import { Budget } from "../budget";
-import { compile } from "../model";
+import { compile } from "../compile";
 import { candidatesOf, leastDuration, type Problem, type Resource } from "../problem";
 import type { ScheduleReason } from "../reason";
 import { Solver } from "../solver";

@@ -1,7 +1,6 @@
 import { seeded, type Chance } from "../../shared/chance";
 import { ClauseSearch } from "../lcg/clause-search";
-import { compile, type Model } from "../model";
-import type { Problem } from "../problem";
+import type { Model } from "../model";
 import { Search } from "../construct/search";
 import { type Schedule } from "../construct/schedule";
 import { Orders } from "../timing/partial-order-schedule";
@@ -22,18 +21,19 @@ const NEAR_CHANGE = 90;
 /** One problem and what all ways of working on it share: the searches, each made when it is first needed, and the best schedule. */
 export class Known {
   best: Schedule | undefined;
-  readonly model: Model;
   readonly chance: Chance;
   readonly search: Search;
   private readonly lates: Uint8Array;
   private learns: ClauseSearch | undefined;
   private order: Orders | undefined;
 
-  constructor(problem: Problem, seed: number) {
-    this.model = compile(problem);
+  constructor(
+    readonly model: Model,
+    seed: number,
+  ) {
     this.chance = seeded(seed);
-    this.search = new Search(this.model, this.chance);
-    this.lates = lateTasks(this.model);
+    this.search = new Search(model, this.chance);
+    this.lates = lateTasks(model);
   }
 
   /** Whether a task is tried as late as can be where nothing else is known of it. */

@@ -1,5 +1,5 @@
 import { expectProblem } from "@tests/any-problem";
-import { compile } from "../model";
+import { compile } from "../compile";
 import type { Schedule } from "../construct/schedule";
 import { Sideways } from "./plateau-tie-break";
 

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expectProblem } from "@tests/any-problem";
 import { CLASSICS, SIX, TEN, jobShop } from "@tests/job-shops";
 import { seeded } from "../../shared/chance";
-import { compile } from "../model";
+import { compile } from "../compile";
 import { solve } from "../solve";
 import { verify } from "../verify";
 import { shopBound, shopOf } from "./shop";

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { expectProblem } from "@tests/any-problem";
 import { seeded } from "../../shared/chance";
-import { compile } from "../model";
+import { compile } from "../compile";
 import type { Problem, ProblemInput } from "../problem";
 import { Search } from "../construct/search";
 import type { Solution } from "../solution";

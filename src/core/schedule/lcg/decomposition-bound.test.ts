@@ -4,7 +4,7 @@ import { kitchen } from "@tests/kitchens";
 import { seeded } from "../../shared/chance";
 import { Budget } from "../budget";
 import { leastSpan } from "../construct/energy";
-import { compile } from "../model";
+import { compile } from "../compile";
 import type { Problem } from "../problem";
 import { Search } from "../construct/search";
 import { solve } from "../solve";

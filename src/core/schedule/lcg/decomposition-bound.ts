@@ -1,5 +1,6 @@
 import type { Chance } from "../../shared/chance";
-import { rows, type Model } from "../model";
+import { rows } from "../compile";
+import type { Model } from "../model";
 import { costOf, type Schedule } from "../construct/schedule";
 import { isAimed } from "../construct/wishes";
 import { ClauseSearch } from "./clause-search";

@@ -3,7 +3,7 @@ import { anyProblem, expectProblem } from "@tests/any-problem";
 import { kitchen } from "@tests/kitchens";
 import { seeded } from "../../shared/chance";
 import { Budget } from "../budget";
-import { compile } from "../model";
+import { compile } from "../compile";
 import { Search } from "../construct/search";
 import { costOf, placedIn } from "../construct/schedule";
 import { solve } from "../solve";

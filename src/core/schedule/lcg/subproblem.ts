@@ -1,4 +1,5 @@
-import { rows, takenFrom, takenUntil, type Model } from "../model";
+import { rows } from "../compile";
+import { takenFrom, takenUntil, type Model } from "../model";
 import { reachOf } from "../construct/occupancy";
 import type { Schedule } from "../construct/schedule";
 import { Windows } from "../construct/windows";

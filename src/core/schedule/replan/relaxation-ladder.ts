@@ -16,10 +16,11 @@ export function rungsOf(strict: Problem, soFar: ExecutionState): Problem[] {
   const gone = new Set(soFar.gone);
   const long = withHours(soft, (hours, pool) => (gone.has(pool) ? hours : runOn(hours)));
   const through = withHours(long, (hours, pool) => (gone.has(pool) ? hours : unbroken(hours)));
-  const rungs = [strict, soft, long, through, patient(through, soFar)];
+  const tasks = patient(soft.tasks, soFar);
+  const rungs = [strict, soft, long, through, { ...through, tasks }];
   // Whoever left is asked back only where nothing goes without them.
   const asked = withHours(through, (hours, pool) => (gone.has(pool) ? unbroken(runOn(hours)) : hours));
-  return gone.size === 0 ? rungs : [...rungs, patient(asked, soFar)];
+  return gone.size === 0 ? rungs : [...rungs, { ...asked, tasks }];
 }
 
 /** The problem with deadlines that cost a lot to miss, but may be missed; those of tasks that are fixed stay. */
@@ -36,21 +37,18 @@ function softened(problem: Problem, fixed: ReadonlySet<string>, now: number): Pr
 }
 
 /**
- * The problem in which what is over or under way may be waited on for longer than it should be, and in which what goes
- * on by itself is looked after by hands that are at something else.
+ * The tasks where what is over or under way may be waited on for longer than it should be, and where what goes on by itself
+ * is looked after by hands that are at something else.
  */
-function patient(problem: Problem, { done, running }: ExecutionState): Problem {
+function patient(tasks: readonly Task[], { done, running }: ExecutionState): Task[] {
   const begun = new Map<string, { start: number; end?: number }>([...done, ...running].map((task) => [task.id, task]));
-  return {
-    ...problem,
-    tasks: problem.tasks.map((task) => {
-      const { duration } = task;
-      const own = begun.get(task.id);
-      const after = task.after.map((link) => (begun.has(link.task) ? { ...link, max: undefined } : link));
-      if (!own) return { ...task, after };
-      // A look takes whoever is nearest, whatever else they are at.
-      const uses = task.uses.map((use) => (use.from === undefined ? use : { ...use, minutes: 0 }));
-      return { ...task, after, uses, ...(Array.isArray(duration) && { duration: [duration[0], duration[1] + OVERRUN] }) } as Task;
-    }),
-  };
+  return tasks.map((task) => {
+    const { duration } = task;
+    const own = begun.get(task.id);
+    const after = task.after.map((link) => (begun.has(link.task) ? { ...link, max: undefined } : link));
+    if (!own) return { ...task, after };
+    // A look takes whoever is nearest, whatever else they are at.
+    const uses = task.uses.map((use) => (use.from === undefined ? use : { ...use, minutes: 0 }));
+    return { ...task, after, uses, ...(Array.isArray(duration) && { duration: [duration[0], duration[1] + OVERRUN] }) } as Task;
+  });
 }

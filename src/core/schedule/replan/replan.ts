@@ -2,7 +2,10 @@ import { Budget, type SolveOptions } from "../budget";
 import { candidatesOf, takenIn, type Problem } from "../problem";
 import type { Solution } from "../solution";
 import { refused } from "../refused";
+import { compile, hasSameShape } from "../compile";
+import type { Model } from "../model";
 import { Solver } from "../solver";
+import { mayKeepOrder } from "../timing/retime";
 import type { Guess } from "../construct/schedule";
 import { lineUp } from "./line-up";
 import { rungsOf } from "./relaxation-ladder";
@@ -59,6 +62,8 @@ export interface ReplanOptions extends Omit<SolveOptions, "better"> {
   readonly onlyWhereWorse?: boolean;
   /** Looks no further where the order holds. */
   readonly onlyKeep?: boolean;
+  /** The first answer of any kind, and nothing better. */
+  readonly onlyFirst?: boolean;
 }
 
 /**
@@ -70,27 +75,38 @@ export interface ReplanOptions extends Omit<SolveOptions, "better"> {
 export function replan(problem: Problem, old: Solution, soFar: ExecutionState, options: ReplanOptions): Replanned {
   const strict = restOf(problem, old, soFar);
   const until = options.seconds === undefined ? undefined : options.now() + options.seconds * 1000;
-  const { better, onlyWhereWorse = false, onlyKeep = false, ...limits } = options;
+  const { better, onlyWhereWorse = false, onlyKeep = false, onlyFirst = false, ...limits } = options;
   const budget = (share: number) =>
     new Budget({ ...limits, seconds: until === undefined ? undefined : (share * Math.max(50, until - options.now())) / 1000 });
   const begun = new Set([...soFar.done, ...soFar.running].map((task) => task.id));
   const rungs = rungsOf(strict, soFar);
   const was = guessOf(strict, problem, old, soFar);
+  const models: Model[] = [];
+  const modelOf = (way: number) => {
+    // Most rungs differ by their hours and bounds alone.
+    const like = rungs.findIndex((rung, other) => other in models && hasSameShape(rung, rungs[way]));
+    return (models[way] ??= compile(rungs[way], models[like]));
+  };
+  const newSolver = (way: number) => new Solver(rungs[way], options.seed ?? 1, modelOf(way));
   const made: Solver[] = [];
-  const solverOf = (way: number) => (made[way] ??= new Solver(rungs[way], options.seed ?? 1));
+  const solverOf = (way: number) => (made[way] ??= newSolver(way));
   const before = { strict, problem, old, begun, running: soFar.running };
   const answer = (way: number) => answerOf(solverOf(way), rungs[way], before);
-  /** The least that has to give way for an order to hold, by solvers of its own; undefined where it holds in no way. */
+  /** The least that has to give way for an order to hold, by a solver of its own; undefined where it holds in no way. */
   const keeping = (guess: Guess, inOrder: Guess) => {
-    const own: Solver[] = [];
-    const holds = (at: number) => (own[at] ??= new Solver(rungs[at], options.seed ?? 1)).keepOrder(guess, inOrder);
-    // On most days nothing has to give way: that is tried by itself before the rest is halved.
-    const way = holds(0) ? 0 : 1 + firstThat(rungs.length - 1, (at) => holds(at + 1));
-    return way < rungs.length ? { way, solver: own[way], answer: answerOf(own[way], rungs[way], before) } : undefined;
+    const may = (way: number) => mayKeepOrder(modelOf(way), inOrder);
+    // On most days nothing has to give way: that is tried by itself before the rest is halved. A solver is dear: only the
+    // least that may do has one, and those beyond it where it does not do.
+    for (let way = may(0) ? 0 : 1 + firstThat(rungs.length - 1, (at) => may(at + 1)); way < rungs.length; way++) {
+      const solver = newSolver(way);
+      if (solver.keepOrder(guess, inOrder)) return { way, solver, answer: answerOf(solver, rungs[way], before) };
+    }
+    return undefined;
   };
   // The order as it was; where that asks for anything, it is compared with all lined up behind what is over and under way.
   const plain = keeping(was, was);
   if (plain) better?.(plain.answer);
+  if (plain && onlyFirst) return plain.answer;
   const line = plain?.way === 0 ? undefined : lineUp(strict, was, soFar);
   const lined = line && keeping({ ...was, choices: line.choices }, line);
   const kept = plain && lined ? (harmOf(lined.answer) < harmOf(plain.answer) ? lined : plain) : (plain ?? lined);
@@ -99,6 +115,7 @@ export function replan(problem: Problem, old: Solution, soFar: ExecutionState, o
   const quick = kept?.way ?? mended();
   const first = kept?.answer ?? (quick >= 0 ? answer(quick) : undefined);
   if (first && first !== plain?.answer) better?.(first);
+  if (first && onlyFirst) return first;
   if (kept && (onlyKeep || (onlyWhereWorse && !asksForMore(kept.answer)))) return kept.answer;
   const guesses = quick >= 0 ? [solverOf(quick).best!, was] : [was];
   for (let way = 0; way < rungs.length; way++) {

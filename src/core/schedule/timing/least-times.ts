@@ -1,3 +1,4 @@
+import { countUp } from "../../shared/count-up";
 import { rowsOf } from "./closure";
 import type { Order } from "./partial-order-schedule";
 
@@ -10,7 +11,7 @@ export function leastTimes(order: Order, from: Int32Array): Int32Array | undefin
   const at = from.slice();
   for (let v = 0; v < nodes; v++) if (at[v] > hi[v]) return undefined;
   const { start, arcs, other } = rowsOf(nodes, order.from, order.to);
-  const queue = Int32Array.from({ length: nodes + 1 }, (_, v) => v);
+  const queue = countUp(nodes + 1);
   const queued = new Uint8Array(nodes).fill(1);
   const visits = new Int32Array(nodes);
   let head = 0;

@@ -52,7 +52,7 @@ export class Orders {
     for (let node = 0; node < 2 * n; node++)
       for (let a = arcStart[node]; a < arcStart[node + 1]; a++) own.push(node, arcTo[a], arcWeight[a]);
     for (let i = 0; i < n; i++) own.push(2 * n, 2 * i, 0, 2 * i + 1, 2 * n + 1, 0);
-    this.own = Int32Array.from(own);
+    this.own = new Int32Array(own);
     this.hours = model.units.map((units) => units && hoursOf(units));
   }
 
@@ -98,8 +98,13 @@ export class Orders {
 function hoursOf(units: Int32Array): Hours {
   const from = new Int32Array(units.length);
   const until = new Int32Array(units.length);
-  for (let m = 1; m < units.length; m++) from[m] = units[m] === units[m - 1] ? from[m - 1] : m;
-  for (let m = units.length - 1; m >= 0; m--) until[m] = units[m] === units[m + 1] ? until[m + 1] : m + 1;
+  let first = 0;
+  for (let m = 1; m <= units.length; m++) {
+    if (m < units.length && units[m] === units[first]) continue;
+    from.fill(first, first, m);
+    until.fill(m, first, m);
+    first = m;
+  }
   return { units, from, until };
 }
 

@@ -1,9 +1,11 @@
+import { countUp } from "../../shared/count-up";
 import type { Model } from "../model";
 import { costOf, type Guess, type Schedule } from "../construct/schedule";
+import { Windows } from "../construct/windows";
 import { Closure } from "./closure";
 import { leastTimes } from "./least-times";
 import { nearOf, type Near } from "./near";
-import type { Order, Orders } from "./partial-order-schedule";
+import { Orders, type Order } from "./partial-order-schedule";
 
 const EPS = 1e-9;
 
@@ -55,7 +57,15 @@ export function sameOrder(
   return scheduleAt(model, at, schedule.choices);
 }
 
-const whole = (order: Order, at: Int32Array): Near => ({ order, at, names: Int32Array.from(at, (_, node) => node) });
+/** Whether there may be times that keep an order: where not, none do; where so, no look was taken yet at what each task finds free. */
+export function mayKeepOrder(model: Model, inOrder: Guess): boolean {
+  const windows = new Windows(model);
+  if (!windows.propagateAll()) return false;
+  const order = new Orders(model, windows.lo, windows.hi).of(inOrder);
+  return leastTimes(order, order.lo) !== undefined;
+}
+
+const whole = (order: Order, at: Int32Array): Near => ({ order, at, names: countUp(at.length) });
 
 function scheduleAt(model: Model, at: Int32Array, choices: Schedule["choices"]): Schedule {
   const starts = Int32Array.from({ length: model.n }, (_, i) => at[2 * i]);
