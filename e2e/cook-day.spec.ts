@@ -154,6 +154,82 @@ test("one piece goes first and tells how long the rest takes, and how many there
     .toMatchObject({ minutes: planned + 1, note: "First piece: inside done" });
 });
 
+test("a lid over raised dough stays shut; who opens it says why, and it stays open", async ({ page }) => {
+  const tasks = await toCook(page, "launch-night");
+  await page.getByRole("button", { name: "Practise it" }).click();
+  await expect(page).toHaveURL(/\/cook\/launch-night-/, { timeout: 30_000 });
+  const steam = tasks.find((task) => /-steam\//.test(task))!;
+  await withPressed(page, runOf(page), [
+    ...tasks.slice(0, tasks.indexOf(steam)).map((task) => ({ kind: "done", task })),
+    { kind: "started", task: steam },
+  ]);
+  const clock = page.getByRole("region", { name: "Runs by itself" }).getByRole("listitem", { name: /^Steam / });
+  const lid = clock.getByRole("group", { name: "Lid" });
+  await expect(lid).toContainText(/Shut until \d\d:\d\d/);
+  await expect(clock.getByRole("button", { name: "It is right" })).toBeHidden();
+  await lid.getByRole("button", { name: "Open it all the same" }).click();
+  await expect(lid.getByRole("button", { name: "Open it", exact: true })).toBeDisabled();
+  await lid.getByLabel("Opened because").fill("it boils over");
+  await lid.getByRole("button", { name: "Open it", exact: true }).click();
+  await expect(clock.getByRole("button", { name: "It is right" })).toBeVisible();
+  await expect
+    .poll(async () => (await toldIn(page, runOf(page))).find(({ kind }) => kind === "opened"))
+    .toMatchObject({ task: steam, reason: "it boils over" });
+  await page.reload();
+  await expect(clock.getByRole("button", { name: "It is right" })).toBeVisible();
+  await expect(lid).toBeHidden();
+});
+
+test("of a lot on the table half goes into the fridge, where it stands still, and comes out again", async ({ page }) => {
+  const tasks = await toCook(page, "launch-night");
+  await page.getByRole("button", { name: "Cook this plan" }).click();
+  await expect(page).toHaveURL(/\/cook\/launch-night-/, { timeout: 30_000 });
+  const bake = tasks.findIndex((task) => task.startsWith("bow-seat-bun/b-bake/"));
+  const at = (k: number) => new Date(Date.now() - 50 * 60_000 + k).toISOString();
+  await expect(page.getByTestId("rest")).not.toHaveText(/being worked out/, { timeout: 30_000 });
+  await hold(
+    page,
+    runOf(page),
+    ...tasks.slice(0, bake).map((task, k) => ({ id: `made ${k}`, device: "earlier", kind: "done", task, at: at(k) })),
+  );
+  await page.reload();
+  const food = page.getByRole("region", { name: "Food that will not wait" });
+  const lots = food.getByRole("listitem").filter({ hasText: /for: Bake .*Bow-seat buns/ });
+  await expect(lots).toHaveText([/^Lot for: Bake .*(49|50|51) min out of the cold/]);
+  await lots.getByRole("button", { name: "Half into the fridge" }).click();
+  await expect(lots).toHaveCount(2);
+  await expect(lots.filter({ hasText: "standing still in the fridge" })).toHaveText(/^50 % of the lot for: Bake/);
+  await lots.getByRole("button", { name: "Out again" }).click();
+  await expect(lots).toHaveText([/^Lot for: Bake /]);
+});
+
+test("a lot that lay out for too long is not heated without a word, however early it is begun", async ({ page }) => {
+  const tasks = await toCook(page, "launch-night");
+  await page.getByRole("button", { name: "Practise it" }).click();
+  await expect(page).toHaveURL(/\/cook\/launch-night-/, { timeout: 30_000 });
+  const run = runOf(page);
+  await page.getByRole("button", { name: "Done" }).first().click();
+  await expect.poll(async () => (await toldIn(page, run)).some(({ kind }) => kind === "done")).toBe(true);
+  const from = Date.parse((await toldIn(page, run))[0].at);
+  const at = (minutes: number) => new Date(from + minutes * 60_000 + 1000).toISOString();
+  const bake = tasks.findIndex((task) => task.startsWith("bow-seat-bun/b-bake/"));
+  await hold(
+    page,
+    run,
+    ...tasks.slice(0, bake).map((task, k) => ({ id: `made ${k}`, device: "earlier", kind: "done", task, at: at(k / 600) })),
+    { id: "later", device: "earlier", kind: "paced", rate: 1, wall: new Date().toISOString(), at: at(300) },
+  );
+  await page.reload();
+  await expect(page.getByTestId("clock")).toBeVisible();
+  // Loaded by one pair of hands, turned by another: both may begin it.
+  const early = page.getByRole("button", { name: /^Bake .*Bow-seat buns.*begin now$/ }).first();
+  const card = page.getByRole("article", { name: /^Bake .*Bow-seat buns/ });
+  await early.click();
+  await card.getByRole("button", { name: "It is in: begin" }).click();
+  await expect(card).toContainText(/its lot was out of the cold for 5 h.*throw it away; local rules come first/);
+  expect((await toldIn(page, run)).some(({ kind }) => kind === "started")).toBe(false);
+});
+
 test("a bake that took longer is kept in its item as a version, once, and stands there", async ({ page }) => {
   const tasks = await toCook(page, "first-try");
   await page.getByRole("button", { name: "Cook this plan" }).click();

@@ -111,6 +111,8 @@ export const EventSchema = z.discriminatedUnion("kind", [
   }),
   /** What is ready too early waits: a rise in the fridge or knocked back, or cooked pieces kept hot. */
   z.object({ ...common, kind: z.literal("held"), task, place: z.enum(PLACES) }),
+  /** A lid that should stay shut was lifted, and why. */
+  z.object({ ...common, kind: z.literal("opened"), task, reason: line }),
   /** One piece goes into the heat first, before the load that it is of. */
   z.object({ ...common, kind: z.literal("piloted"), task }),
   /** Loads of a step take so many minutes, as its first piece showed. */

@@ -37,7 +37,7 @@ export function replay(plan: Plan, all: readonly RunEvent[]): RunState {
 
 /** What has no say in how the rest of a day goes. */
 const CHANGES_NOTHING: ReadonlySet<RunEvent["kind"]> = new Set([
-  ...(["paced", "note", "undone", "agreed", "answered", "cooled"] as const),
+  ...(["paced", "note", "undone", "agreed", "answered", "cooled", "opened"] as const),
   ...(["set", "amount", "fault", "took-over"] as const),
 ]);
 
@@ -45,7 +45,7 @@ const CHANGES_NOTHING: ReadonlySet<RunEvent["kind"]> = new Set([
 type OfTask = Extract<RunEvent, { task?: string | undefined }> & {
   task: string;
 };
-type OfTaskKind = Exclude<OfTask, { kind: "note" | "answered" | "cooled" }>;
+type OfTaskKind = Exclude<OfTask, { kind: "note" | "answered" | "cooled" | "opened" }>;
 
 class Replay {
   private readonly tasks = new Map<string, TaskRun>();
@@ -62,6 +62,7 @@ class Replay {
   private readonly answers = new Map<string, Answered>();
   private readonly cooled = new Map<string, readonly Cooled[]>();
   private readonly settings = new Map<string, { c: number; minute: number }>();
+  private readonly opened = new Set<string>();
   private readonly doubled = new Set<string>();
   private readonly amounts = new Map<string, Partial<Record<AmountKind, number>>>();
   private readonly tookOver = new Map<string, number>();
@@ -95,6 +96,7 @@ class Replay {
       answers: this.answers,
       cooled: this.cooled,
       set: this.settings,
+      opened: this.opened,
       doubled: this.doubled,
       amounts: this.amounts,
       faults: this.faults,
@@ -138,6 +140,10 @@ class Replay {
       }
       case "set":
         return void this.settings.set(event.what, { c: event.value, minute });
+      case "opened":
+        this.opened.add(event.task);
+        this.notes.push({ minute, task: event.task, text: `Lid opened: ${event.reason}` });
+        return;
       case "doubled":
         return void this.doubled.add(event.what);
       case "amount":

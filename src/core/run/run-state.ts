@@ -90,6 +90,8 @@ export interface RunState {
   readonly cooled: ReadonlyMap<string, readonly Cooled[]>;
   /** What heats are set to, by their resource, and since when. */
   readonly set: ReadonlyMap<string, { readonly c: number; readonly minute: number }>;
+  /** Tasks whose lid was lifted, though it should stay shut. */
+  readonly opened: ReadonlySet<string>;
   /** Ovens that take two trays at once from here. */
   readonly doubled: ReadonlySet<string>;
   /** What was weighed and counted, by item: the last of each. */

@@ -1,6 +1,5 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useState } from "react";
 import { stepIn } from "@/core/plan/schema";
 import type { RunningClock } from "@/core/run/stand";
 import { lengthText } from "@/core/shared/clock";
@@ -29,8 +28,6 @@ const HELD_TEXT = { fridge: "in the fridge", "knocked-back": "knocked back, risi
 export function ClockList({ clocks, say }: Props) {
   const { plan, state, minute, shown } = useCookedDay();
   const { task, clock, degrees } = shown;
-  // Lids that somebody lifted all the same.
-  const [opened, setOpened] = useState<readonly string[]>([]);
   if (clocks.length === 0) return <Box sx={{ color: COLOUR.soft }}>Nothing runs by itself just now.</Box>;
   const sorted = [...clocks].sort((a, b) => a.lookAt - b.lookAt);
   return (
@@ -40,7 +37,7 @@ export function ClockList({ clocks, say }: Props) {
         const wantedC = stepIn(plan, one.task)?.coreC;
         const core = wantedC === undefined ? undefined : { wantedC, measuredC: state.tasks.get(one.task)?.coreC };
         const isShort = core !== undefined && !(core.measuredC !== undefined && core.measuredC >= core.wantedC);
-        const lock = opened.includes(one.task) ? undefined : lockIn(plan, one, minute);
+        const lock = lockIn(plan, state, one, minute);
         return (
           <Box
             component="li"
@@ -66,15 +63,7 @@ export function ClockList({ clocks, say }: Props) {
                 {one.tooFar !== undefined && one.tooFar - minute < SAID_AHEAD_MIN && ` · too far from ${clock(one.tooFar)}`}
               </Box>
               {one.held && <Box sx={{ fontWeight: 600 }}>{HELD_TEXT[one.held]}</Box>}
-              {lock && (
-                <LidLocked
-                  task={one.task}
-                  reason={lock.reason}
-                  until={clock(lock.until)}
-                  say={say}
-                  onOpen={() => setOpened([...opened, one.task])}
-                />
-              )}
+              {lock && <LidLocked task={one.task} reason={lock.reason} until={clock(lock.until)} say={say} />}
               {plan.tasks[one.task].rise && <Warmth task={one.task} say={say} />}
               {core && isDue && !lock && <CoreCheck key={one.task} task={one.task} {...core} degrees={degrees} say={say} />}
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1 }}>

@@ -1,12 +1,11 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import { stepIn } from "@/core/plan/schema";
 import { COLOUR } from "../theme/tokens";
 import { tickedIn, useWeightTicks } from "../plan/StepWeights";
 import { takenWeights } from "../plan/taken-weights";
 import { useCookedDay } from "./cook-context";
-import { doingOf, type CookColumn } from "./cook.view-model";
+import type { CookColumn, Doing } from "./cook.view-model";
 import { NowCard } from "./NowCard";
 import type { Say } from "./say";
 import { asksForWeights } from "./weighed";
@@ -27,13 +26,12 @@ export function Hands({ column, isAlone, say, takenOf }: Props) {
   // What was to begin early and has something to be looked at or weighed out first: shown, not begun.
   const [opened, setOpened] = useState<string>();
   const [first] = next;
-  const asksFirst = (task: string) => {
-    const step = stepIn(plan, task);
+  const asksFirst = ({ task, step, cold }: Doing) => {
     const { ticked, all } = tickedIn(step ? takenWeights(plan, task, step, made[plan.tasks[task].item]) : [], ticks);
-    return step?.kind === "fill" || (ticked < all && asksForWeights(plan, state, task));
+    return cold !== undefined || step?.kind === "fill" || (ticked < all && asksForWeights(plan, state, task));
   };
-  const asked = opened !== undefined && state.tasks.get(opened)?.status === "waiting" && next.some(({ task }) => task === opened);
-  const shownNow = asked ? [doingOf(plan, state, opened), ...now.filter(({ task }) => task !== opened)] : now;
+  const asked = next.find(({ task, early }) => task === opened && early?.run.status === "waiting")?.early;
+  const shownNow = asked ? [asked, ...now.filter(({ task }) => task !== opened)] : now;
   const begin = (task: string) => {
     const taken = takenOf(task);
     say({ kind: "started", task, cook, ...(taken && { taken }) });
@@ -70,16 +68,16 @@ export function Hands({ column, isAlone, say, takenOf }: Props) {
               : "Nothing more for these hands."}
         </Box>
       )}
-      {next.map(({ task, at, isLook, mayBegin }) => (
+      {next.map(({ task, at, isLook, early }) => (
         <Box key={`${task} ${at}`} sx={{ display: "flex", gap: 2, alignItems: "center", px: 2, py: 0.5 }}>
           <Box sx={{ fontWeight: 650, minWidth: 56 }}>{shown.clock(at)}</Box>
           <Box sx={{ flex: 1, fontSize: "1.05rem" }}>{shown.task(task)}</Box>
           {isLook && <Box sx={{ color: COLOUR.soft }}>a look</Box>}
-          {mayBegin && (
+          {early && (
             <Button
               sx={{ minHeight: 44 }}
               aria-label={`${shown.task(task)}: begin now`}
-              onClick={() => (asksFirst(task) ? setOpened(task) : begin(task))}
+              onClick={() => (asksFirst(early) ? setOpened(task) : begin(task))}
             >
               Begin now
             </Button>

@@ -11,11 +11,10 @@ interface Props {
   readonly reason: string;
   readonly until: string;
   readonly say: Say;
-  readonly onOpen: () => void;
 }
 
 /** A lid that is not lifted yet, and why; who lifts it all the same says why, and that is kept. */
-export function LidLocked({ task, reason, until, say, onOpen }: Props) {
+export function LidLocked({ task, reason, until, say }: Props) {
   const [isAsked, setAsked] = useState(false);
   const [why, setWhy] = useState("");
   return (
@@ -30,10 +29,7 @@ export function LidLocked({ task, reason, until, say, onOpen }: Props) {
             variant="outlined"
             sx={{ minHeight: 44 }}
             disabled={why.trim() === ""}
-            onClick={() => {
-              say({ kind: "note", task, text: `Lid opened: ${why.trim()}` });
-              onOpen();
-            }}
+            onClick={() => say({ kind: "opened", task, reason: why.trim() })}
           >
             Open it
           </Button>

@@ -56,7 +56,6 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
   const { plan, state, minute, gathering, made, shown, devices } = useCookedDay();
   const { heat, degrees, weight } = shown;
   const [asked, setAsked] = useState<Asked>();
-  const [isOpened, setOpened] = useState(false);
   const ticks = useWeightTicks(gathering);
   const title = shown.task(task);
   const { item: itemId, range, step: stepId } = plan.tasks[task];
@@ -83,7 +82,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
       ? batchesFor(weighingsOf(plan.batches), itemId, range).find(({ part }) => part === "dough")
       : undefined;
   const faults = stepId === null ? [] : (item?.faults.filter(({ steps }) => steps.includes(stepId)) ?? []);
-  const isLocked = lock !== undefined && !isOpened;
+  const isLocked = lock !== undefined;
 
   /** Goes on, or says first what is missing. */
   const guarded = (go: () => void, { isBegin }: { isBegin: boolean }) => {
@@ -156,9 +155,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
           </Banner>
         </Box>
       )}
-      {isLocked && press === "judge" && (
-        <LidLocked task={task} reason={lock.reason} until={shown.clock(lock.until)} say={say} onOpen={() => setOpened(true)} />
-      )}
+      {isLocked && press === "judge" && <LidLocked task={task} reason={lock.reason} until={shown.clock(lock.until)} say={say} />}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mt: 2 }}>
         {press === "done" && (
           <Button variant="contained" sx={PRESS} disabled={isShut} onClick={done} {...keyed("d")}>

@@ -33,11 +33,15 @@ test("the lid over raised dough in the steam stays shut for eight tenths of its 
   const [steam] = of("steam");
   const [clock] = clocksOf(plan, replay(plan, asPlanned(steam.start))).filter(({ task }) => task === steam.id);
   const until = steam.start + Math.floor(0.8 * (clock.target - steam.start));
-  expect(lockIn(plan, clock, steam.start)).toMatchObject({ until, reason: expect.stringMatching(/lid stays shut/) });
-  expect(lockIn(plan, clock, until)).toBeUndefined();
+  const shut = replay(plan, []);
+  expect(lockIn(plan, shut, clock, steam.start)).toMatchObject({ until, reason: expect.stringMatching(/lid stays shut/) });
+  expect(lockIn(plan, shut, clock, until)).toBeUndefined();
+  const opened = replay(plan, [said(steam.start, { kind: "opened", task: steam.id, reason: "it boils over" })]);
+  expect(lockIn(plan, opened, clock, steam.start)).toBeUndefined();
+  expect(opened.notes).toMatchObject([{ task: steam.id, text: "Lid opened: it boils over" }]);
   const [bake] = of("bake");
   const [baking] = clocksOf(plan, replay(plan, asPlanned(bake.start))).filter(({ task }) => task === bake.id);
-  expect(lockIn(plan, baking, bake.start)).toBeUndefined();
+  expect(lockIn(plan, shut, baking, bake.start)).toBeUndefined();
 });
 
 test("a lot that was out of the cold for too long is said; back in the fridge in time it is not", () => {
@@ -56,4 +60,31 @@ test("a lot that was out of the cold for too long is said; back in the fridge in
     );
   expect(isSaid([])).toBe(true);
   expect(isSaid([said(at, { kind: "cooled", task, share: 1 })])).toBe(false);
+});
+
+test("what is begun before its time is begun as carefully: a lot that was out for too long asks first", () => {
+  /** A heat that is put off while all else goes on, and the day then. */
+  const putOff = own
+    .filter(
+      ({ id, start }) =>
+        stepIn(plan, id)?.coreC !== undefined && modelAt(asPlanned(start - 1), start - 1).food.some((lot) => lot.task === id),
+    )
+    .map(({ id, start }) => {
+      const behind = new Set([id]);
+      for (const task of plan.problem.tasks) if (task.after.some((link) => behind.has(link.task))) behind.add(task.id);
+      const others = asPlanned(Infinity).filter((event) => !("task" in event && behind.has(event.task as string)));
+      return { id, at: start + 200, events: [...others, said(start - 1, { kind: "late", task: id, minutes: 300 })] };
+    });
+  expect(putOff.length).toBeGreaterThan(0);
+  const [{ id, at, events }] = putOff;
+  const entry = (now: number) =>
+    modelAt(events, now)
+      .columns.flatMap(({ next }) => next)
+      .find(({ task }) => task === id);
+  expect(entry(at)?.early).toMatchObject({ task: id, cold: { level: "over" } });
+  const kept = [...events, said(at - 190, { kind: "cooled", task: id, share: 1 })];
+  const cold = modelAt(kept, at)
+    .columns.flatMap(({ next }) => next)
+    .find(({ task }) => task === id);
+  expect(cold?.early?.cold).toBeUndefined();
 });

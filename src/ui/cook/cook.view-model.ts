@@ -32,12 +32,12 @@ export interface CookColumn {
   readonly name: string;
   readonly isAway: boolean;
   readonly now: readonly Doing[];
-  /** `isLook`: it runs already, and is looked at then; `mayBegin`: all that it comes after is over or under way. */
+  /** `isLook`: it runs already, and is looked at then; `early`: what it is to whoever begins it now, where all that it comes after is over or under way. */
   readonly next: readonly {
     readonly task: string;
     readonly at: number;
     readonly isLook: boolean;
-    readonly mayBegin: boolean;
+    readonly early?: Doing | undefined;
   }[];
 }
 
@@ -69,7 +69,7 @@ interface Shown {
 }
 
 /** A task as hands have it. */
-export function doingOf(plan: Plan, state: RunState, task: string): Doing {
+function doingOf(plan: Plan, state: RunState, task: string): Doing {
   const step = stepIn(plan, task);
   const run = state.tasks.get(task) ?? { status: "waiting" as const };
   const isHandsOn = !step || step.attention === "hands-on";
@@ -108,7 +108,7 @@ export function cookModel(
     return {
       ...own,
       isSoon: isLate && own.press === "done" && own.step !== undefined && isHeat(own.step),
-      lock: clock && lockIn(plan, clock, now),
+      lock: clock && lockIn(plan, state, clock, now),
       cold: food.find((one) => one.task === task && one.level === "over" && !one.isCold),
     };
   };
@@ -134,7 +134,7 @@ export function cookModel(
         .filter(({ press, task }) => press !== "judge" || isDue(task)),
       next: one.next.map((entry) => {
         const isLook = state.tasks.get(entry.task)?.status === "running";
-        return { ...entry, isLook, mayBegin: !isLook && mayBegin(entry.task) };
+        return { ...entry, isLook, early: !isLook && mayBegin(entry.task) ? doing(entry.task) : undefined };
       }),
     })),
     clocks,
