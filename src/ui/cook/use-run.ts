@@ -12,6 +12,8 @@ import { deviceEvents } from "./device-events";
 
 /** What was not taken is sent again so often, and a line that broke is tried again, ms. */
 const AGAIN_MS = 1000;
+/** What was pressed is kept on the device at once; the stove comes first, and the line after it, ms. */
+const SENT_AFTER_MS = 120;
 /** In one sending at the most. */
 const MOST_SENT = 400;
 
@@ -178,7 +180,7 @@ export function useRun(
       add(said);
       wait([...waiting.current, ...said]);
       hold(said, false);
-      void send();
+      setTimeout(() => void send(), SENT_AFTER_MS);
     },
     [add, hold, send, wait],
   );
