@@ -19,6 +19,10 @@ test("weights are ticked off and stay so; the shopping list takes the pantry off
   await expect(butter).toContainText("5.78");
   await page.getByLabel("butter at hand, g").fill("100");
   await expect(butter).toContainText("1 pack");
+  // It stays while another sheet is looked at.
+  await page.getByRole("button", { name: "Labels" }).click();
+  await page.getByRole("button", { name: "Shopping list" }).click();
+  await expect(page.getByLabel("butter at hand, g")).toHaveValue("100");
   await page.getByLabel("butter at hand, g").fill("-1");
   await expect(page.getByText(/What is at hand is -1; expected/)).toBeVisible();
   await page.reload();

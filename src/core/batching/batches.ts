@@ -36,6 +36,10 @@ export interface Batch {
   readonly together?: string;
 }
 
+/** Names a weight of a batch: with other grams it is another weight, and what was weighed out of it is not enough or too much. */
+export const weightKey = (batch: Pick<Batch, "id">, line: Pick<Ingredient, "in" | "id" | "grams">): string =>
+  `${batch.id} ${line.in} ${line.id} ${line.grams} g`;
+
 const round = (g: number): number => Math.round(g * 10) / 10;
 
 function batch(

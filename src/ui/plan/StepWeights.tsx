@@ -1,7 +1,7 @@
 "use client";
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import type { Batch } from "@/core/batching/batches";
+import { weightKey, type Batch } from "@/core/batching/batches";
 import { piecesText } from "@/core/plan/task-text";
 import { Banner } from "../kit/Banner";
 import { useTicks, type Ticks } from "../kit/use-stored";
@@ -9,15 +9,12 @@ import { COLOUR } from "../theme/tokens";
 
 type Line = Batch["ingredients"][number];
 
-/** Under what a weight is ticked off. */
-const tickOf = (batch: Batch, line: Line): string => `${batch.id} ${line.in} ${line.id}`;
-
 /** How many weights of batches are ticked off in this browser, of how many. */
 export function tickedIn(
   batches: readonly Batch[],
   ticks: Pick<Ticks, "has">,
 ): { readonly ticked: number; readonly all: number } {
-  const lines = batches.flatMap((batch) => batch.ingredients.map((line) => ticks.has(tickOf(batch, line))));
+  const lines = batches.flatMap((batch) => batch.ingredients.map((line) => ticks.has(weightKey(batch, line))));
   return { ticked: lines.filter(Boolean).length, all: lines.length };
 }
 
@@ -36,7 +33,7 @@ interface Props {
 export function StepWeights({ gathering, batches, weight, canTick }: Props) {
   const ticks = useWeightTicks(gathering);
   if (batches.length === 0) return null;
-  const ready = (batch: Batch, line: Line) => ticks.has(tickOf(batch, line));
+  const ready = (batch: Batch, line: Line) => ticks.has(weightKey(batch, line));
   const { ticked, all } = tickedIn(batches, ticks);
   const missing = all - ticked;
   return (
@@ -59,7 +56,7 @@ export function StepWeights({ gathering, batches, weight, canTick }: Props) {
                 component: "button",
                 type: "button",
                 "aria-pressed": ready(batch, line),
-                onClick: () => ticks.toggle(tickOf(batch, line)),
+                onClick: () => ticks.toggle(weightKey(batch, line)),
               })}
               sx={{
                 display: "grid",

@@ -16,6 +16,7 @@ import { LabelsTab } from "./LabelsTab";
 import { ShoppingTab } from "./ShoppingTab";
 import { daySheets, inPlace, type BatchSheet } from "./quantities.view-model";
 import type { NoteLiquid } from "./WentIn";
+import { usePantry } from "./use-pantry";
 import { WeighTab } from "./WeighTab";
 
 interface Props {
@@ -37,6 +38,8 @@ export function QuantitiesView({ pantry, noteLiquid }: Props) {
   const [tab, setTab] = useState<"weigh" | "shop" | "labels">("weigh");
   const [big, setBig] = useStoredFlag("unisynth-big-type");
   const ticks = useWeightTicks(draft.id);
+  // Kept here and not in the list: it stays when another sheet is looked at.
+  const { pantry: atHand, say } = usePantry(pantry.readable);
   if (!latest || sheets.length === 0)
     return (
       <Empty title="Nothing to weigh yet">
@@ -82,7 +85,7 @@ export function QuantitiesView({ pantry, noteLiquid }: Props) {
       ) : tab === "labels" ? (
         <LabelsTab />
       ) : (
-        <ShoppingTab stored={pantry.readable} unreadable={pantry.unreadable} />
+        <ShoppingTab pantry={atHand} unreadable={pantry.unreadable} onSaid={say} />
       )}
     </Box>
   );

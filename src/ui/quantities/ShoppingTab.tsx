@@ -23,8 +23,9 @@ import { batchStart } from "./quantities.view-model";
 import { countText, packText, shoppingTable } from "./shopping.view-model";
 
 interface Props {
-  readonly stored: readonly PantryEntry[];
+  readonly pantry: readonly PantryEntry[];
   readonly unreadable: readonly UnreadableRow[];
+  readonly onSaid: (entry: PantryEntry) => void;
 }
 
 /** To buy, of what, and what the cook has and how it is sold. */
@@ -34,11 +35,10 @@ const FIELD_NAMES: Readonly<Record<string, string>> = { haveG: "What is at hand"
 const MOST_SIZES = 4;
 
 /** One list for everything, what is at hand taken off, whole packs, and what they cost. */
-export function ShoppingTab({ stored, unreadable }: Props) {
+export function ShoppingTab({ pantry, unreadable, onSaid }: Props) {
   const { latest, good, stale } = usePlan();
   const { weight, money, coins, display } = useDisplay();
   const { catalogue } = useCatalogue();
-  const [pantry, setPantry] = useState(stored);
   const { attempt, told } = useAttempt();
   const outbox = useOutbox();
   const [refused, setRefused] = useState<{ ingredient: string; field: string; text: string } | undefined>(undefined);
@@ -65,7 +65,7 @@ export function ShoppingTab({ stored, unreadable }: Props) {
     setRefused(parsed.ok ? undefined : { ingredient, field, text: issueText(parsed.issues[0], FIELD_NAMES[field]) });
     if (!parsed.ok) return;
     const entry = parsed.value;
-    setPantry([...pantry.filter((p) => p.ingredient !== ingredient), entry]);
+    onSaid(entry);
     attempt(
       `Saving what there is of ${ingredient}`,
       () => outbox.post(`pantry-${ingredient}`, "pantry", entry),

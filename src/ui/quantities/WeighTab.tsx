@@ -47,7 +47,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
     >
       <BesideSheets big={big} ticks={ticks} />
       {sheets.map((sheet) => {
-        const keys = sheet.groups.flatMap((group) => group.lines.map((line) => `${sheet.batch.id} ${line.key}`));
+        const keys = sheet.groups.flatMap((group) => group.lines.map((line) => line.key));
         const left = keys.filter((key) => !ticks.has(key)).length;
         return (
           <Paper
@@ -77,12 +77,7 @@ export function WeighTab({ sheets, big, ticks, noteLiquid }: Props) {
                 {sheet.groups.length > 1 && <Typography variant="caption">{group.name}</Typography>}
                 {group.lines.map((line) => (
                   <Fragment key={line.key}>
-                    <Line
-                      line={line}
-                      big={big}
-                      ticked={ticks.has(`${sheet.batch.id} ${line.key}`)}
-                      onTick={() => ticks.toggle(`${sheet.batch.id} ${line.key}`)}
-                    />
+                    <Line line={line} big={big} ticked={ticks.has(line.key)} onTick={() => ticks.toggle(line.key)} />
                     {line.note && <WentIn name={line.name} {...line.note} onNote={noteLiquid} />}
                     {line.sticky && <Sticky name={line.name} {...line.sticky} onNote={noteLiquid} />}
                   </Fragment>

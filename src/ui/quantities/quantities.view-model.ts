@@ -1,4 +1,4 @@
-import { baseShares, weighingsOf, type Batch, type Ingredient, type Weighing } from "@/core/batching/batches";
+import { baseShares, weighingsOf, weightKey, type Batch, type Ingredient, type Weighing } from "@/core/batching/batches";
 import type { Quantities } from "@/core/plan/quantities";
 import { fillingName } from "@/core/item/filling-name";
 import type { Item } from "@/core/item/schema";
@@ -19,6 +19,7 @@ type Eaters = readonly Pick<Guests, "age" | "count">[];
 
 /** One line at the scale. */
 export interface WeighLine {
+  /** Under what it is ticked off. */
   readonly key: string;
   readonly name: string;
   readonly grams: number;
@@ -105,8 +106,9 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
           name: batch.part === "dough" ? (item.dough.parts.find((p) => p.id === name)?.name ?? name) : "",
           lines: batch.ingredients
             .filter((line) => line.in === name)
-            .flatMap((line) => nowAndByFeel(line, held, catalogue))
-            .map((line) => withSticky(line, batch, made, itemOf)),
+            .flatMap((line) =>
+              nowAndByFeel(batch, line, held, catalogue).map((weighed) => withSticky(weighed, line, batch, made, itemOf)),
+            ),
         }))
         .flatMap((group) => (batch.part === "filling" ? byHeat(group.lines, item) : [group])),
       weighIn:
@@ -148,14 +150,19 @@ export function inPlace(sheets: readonly BatchSheet[], before: readonly BatchShe
 }
 
 /** What is held back is a measure of its own: most goes in now, the rest by feel. */
-function nowAndByFeel(line: Ingredient, of: readonly { item: string; component: string }[], catalogue: Catalogue): WeighLine[] {
-  if (!line.holdBackPct)
-    return [{ key: `${line.in} ${line.id}`, name: line.name, grams: line.grams, units: wholeUnits(line, line.grams, catalogue) }];
+function nowAndByFeel(
+  batch: AtTheScale,
+  line: Ingredient,
+  of: readonly { item: string; component: string }[],
+  catalogue: Catalogue,
+): WeighLine[] {
+  const key = weightKey(batch, line);
+  if (!line.holdBackPct) return [{ key, name: line.name, grams: line.grams, units: wholeUnits(line, line.grams, catalogue) }];
   const { firstG, restG } = heldBack(line.grams, line.holdBackPct);
   return [
-    { key: `${line.in} ${line.id}`, name: line.name, grams: firstG, when: "now" },
+    { key, name: line.name, grams: firstG, when: "now" },
     {
-      key: `${line.in} ${line.id} held`,
+      key: `${key} held`,
       name: line.name,
       grams: restG,
       when: "by feel",
@@ -166,11 +173,17 @@ function nowAndByFeel(line: Ingredient, of: readonly { item: string; component: 
 }
 
 /** The heaviest flour of a dough whose liquid goes in by feel can be corrected, and the correction kept. */
-function withSticky(line: WeighLine, batch: Weighing, made: readonly Batch[], itemOf: (id: string) => Item): WeighLine {
+function withSticky(
+  line: WeighLine,
+  { in: into, id }: Ingredient,
+  batch: Weighing,
+  made: readonly Batch[],
+  itemOf: (id: string) => Item,
+): WeighLine {
   if (batch.part !== "dough" || line.when || !batch.ingredients.some((one) => one.holdBackPct)) return line;
   const of = made.flatMap((one) => {
     const flour = mainFlour(doughComponents(itemOf(one.item)));
-    const mine = flour && one.ingredients.find((part) => part.id === flour.id && `${part.in} ${part.id}` === line.key);
+    const mine = flour && one.ingredients.find((part) => part.id === flour.id && part.id === id && part.in === into);
     return mine ? [{ item: one.item, component: mine.id }] : [];
   });
   return of.length === 0 ? line : { ...line, sticky: { of, plannedG: line.grams, addG: stickyCorrection(line.grams).addG } };
@@ -220,9 +233,10 @@ function byHeat(lines: readonly WeighLine[], item: Item): { name: string; lines:
   const cooked = (line: WeighLine) => fillings.find((c) => c.name === line.name)?.cook === true;
   const pan = lines.filter(cooked);
   const after = lines.filter((line) => !cooked(line));
+  // What goes in at one moment shares a bowl.
   return [
-    { name: after.length > 0 ? "Ready before the heat is on" : "", lines: pan },
-    { name: pan.length > 0 ? "When it is off the heat" : "", lines: after },
+    { name: after.length > 0 ? "First bowl: ready before the heat is on" : "", lines: pan },
+    { name: pan.length > 0 ? "Second bowl: when it is off the heat" : "", lines: after },
   ].filter((group) => group.lines.length > 0);
 }
 

@@ -120,6 +120,25 @@ test("a tab that was closed: another sends what it left, one that is open is lef
   expect([...letters.lies.keys()]).toEqual(["y@busy"]);
 });
 
+test("what was said before the page was loaded is known to it, waiting or taken while it opened", async () => {
+  const letters = device();
+  const before = tab("a", letters, async () => away());
+  void before.outbox.post("x", "note", "of before");
+  await before.timers.pass(1);
+  // The same tab, loaded anew.
+  const { outbox, timers } = tab("a", letters, async () => ok(1));
+  expect(await outbox.waitsOf("note")).toMatchObject([{ document: "x", body: "of before" }]);
+  outbox.open();
+  await timers.pass(10);
+  expect(letters.lies.size).toBe(0);
+  expect(await outbox.waitsOf("note")).toMatchObject([{ body: "of before" }]);
+  expect(await outbox.waitsOf("other")).toEqual([]);
+  expect(await outbox.waitsFor("x")).toBeUndefined();
+  // Later a page is given what was taken.
+  await timers.pass(6000);
+  expect(await outbox.waitsOf("note")).toEqual([]);
+});
+
 test("a view that is open sends by itself; once it is gone, what it could not save is sent from here", async () => {
   const letters = device();
   const got: unknown[] = [];

@@ -51,6 +51,8 @@ export const RETRY_MS = 2000;
 export const MOST_RETRY_MS = 8_000;
 /** A view that was left may still hear that its last saving went through, ms. */
 const AFTER_VIEW_MS = 3000;
+/** A page that was opened when something was taken may be older than it, ms. */
+const JUST_MS = 5000;
 /** Letters of tabs that were closed are looked for this often, ms. */
 const LOOK_MS = 20_000;
 
@@ -81,6 +83,8 @@ export class Outbox {
   private readonly lying = new Map<string, Lying>();
   /** Documents that a view of this tab sends by itself, and keeps here only. */
   private readonly claimed = new Set<string>();
+  /** Left from before and taken since, by document, and when: what a page was given just then is older. */
+  private readonly landed = new Map<string, { readonly letter: Letter; readonly at: number }>();
   private writing: Promise<unknown> = Promise.resolve();
   private looking: unknown;
   private taking: Promise<void> = Promise.resolve();
@@ -146,11 +150,22 @@ export class Outbox {
   }
 
   /** The newest that waits on this device of something that is only posted; undefined where nothing does. */
-  readonly waitsFor = async (document: string): Promise<Letter | undefined> => {
-    const own = this.lying.get(this.idOf(document));
-    const left = (await this.left()).filter((letter) => letter.document === document);
-    return [...(own ? [own.letter] : []), ...left].sort((a, b) => b.at - a.at).at(0);
+  readonly waitsFor = async (document: string): Promise<Letter | undefined> =>
+    (await this.newest((letter) => letter.document === document)).at(0);
+
+  /** The newest of each document of a kind that the page may not have been given: it waits here, or was taken just now. */
+  readonly waitsOf = (kind: string): Promise<Letter[]> => {
+    const since = this.options.today() - JUST_MS;
+    const taken = [...this.landed.values()].filter(({ at }) => at >= since).map(({ letter }) => letter);
+    return this.newest((letter) => letter.kind === kind, taken);
   };
+
+  private async newest(isIt: (letter: Letter) => boolean, more: readonly Letter[] = []): Promise<Letter[]> {
+    const own = [...this.lying.values()].map(({ letter }) => letter);
+    const left = await this.left();
+    const all = [...own, ...left, ...more].filter(isIt).sort((a, b) => b.at - a.at);
+    return all.filter(({ document }, k) => all.findIndex((other) => other.document === document) === k);
+  }
 
   /** What a claimed document's view has not saved yet: kept on the device, and counted once saving failed. */
   readonly hold = (document: string, kind: string, body: unknown, changes: number, hasFailed: boolean): void => {
@@ -220,6 +235,7 @@ export class Outbox {
       told?.(answer);
       // What was changed meanwhile goes out next.
       if (there.letter !== letter) return void this.send(id);
+      if (there.takenOver) this.landed.set(letter.document, { letter, at: this.options.today() });
       return this.forget(id);
     }
     const [issue] = answer.issues;
