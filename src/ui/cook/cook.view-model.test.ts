@@ -17,7 +17,7 @@ const modelAt = (events: readonly RunEvent[], now: number) => {
 };
 const of = (kind: string) => own.filter(({ id }) => stepIn(plan, id)?.kind === kind).sort((a, b) => a.start - b.start);
 
-test("at minute 8 of 9 a heat that hands are at asks to be looked at and listened to, and at 6 it does not", () => {
+test("at minute 7 of 9 a heat that hands are at asks to be looked at and listened to, and at 6 it does not", () => {
   const [fry] = of("fry");
   const more = 9 - (fry.end - fry.start);
   const began = asPlanned(fry.start);
@@ -26,7 +26,7 @@ test("at minute 8 of 9 a heat that hands are at asks to be looked at and listene
     modelAt(events, fry.start + minute)
       .columns.flatMap(({ now }) => now)
       .find(({ task }) => task === fry.id)?.isSoon;
-  expect([isSoon(6), isSoon(8)]).toEqual([false, true]);
+  expect([isSoon(6), isSoon(7)]).toEqual([false, true]);
 });
 
 test("the lid over raised dough in the steam stays shut for eight tenths of its time, and says why", () => {

@@ -104,7 +104,7 @@ export function cookModel(
     const own = doingOf(plan, state, task);
     const { start, expectedEnd } = own.run;
     const isUnderWay = own.run.status === "running" && start !== undefined && expectedEnd !== undefined;
-    const isLate = isUnderWay && now - start >= LOOK_AT * (expectedEnd - start);
+    const isLate = isUnderWay && now - start >= Math.floor(LOOK_AT * (expectedEnd - start));
     return {
       ...own,
       isSoon: isLate && own.press === "done" && own.step !== undefined && isHeat(own.step),
