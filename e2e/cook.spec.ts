@@ -31,6 +31,8 @@ test("a plan is practised: what hands do now, done with one press, and the rest 
   await expect(page.getByRole("article", { name: title!, exact: true })).toBeHidden();
   await page.getByRole("button", { name: "Undo the last press" }).click();
   await expect(page.getByRole("article", { name: title!, exact: true })).toBeVisible();
+  // What is pressed lies on the device first: whoever looks from another one waits until it is sent.
+  await expect.poll(async () => (await toldIn(page, runOf(page))).map(({ kind }) => kind)).toContain("undone");
 });
 
 test("a second device sees what the first one says within moments, and both go on without a line", async ({

@@ -162,6 +162,9 @@ export function useRun(
     };
     void begin();
     const timer = setInterval(() => void send(), AGAIN_MS);
+    // Whoever pockets the phone right after a press has it sent.
+    const hidden = () => void (document.visibilityState === "hidden" && send());
+    document.addEventListener("visibilitychange", hidden);
     window.addEventListener("offline", down);
     window.addEventListener("online", up);
     return () => {
@@ -169,6 +172,7 @@ export function useRun(
       line?.close();
       clearTimeout(again);
       clearInterval(timer);
+      document.removeEventListener("visibilitychange", hidden);
       window.removeEventListener("offline", down);
       window.removeEventListener("online", up);
     };
