@@ -121,7 +121,8 @@ test("the page reloads without a network in the middle of what runs, its clock i
   browser,
 }) => {
   test.setTimeout(180_000);
-  const run = await practise(page, "first-try");
+  await practise(page, "first-try");
+  const run = runOf(page);
   await expect(page.getByText("This page opens without a network too.")).toBeVisible({ timeout: 30_000 });
   // What is on its way: begun on this device before the page was there.
   const task = await page.evaluate(async (run) => {
@@ -176,7 +177,8 @@ test("a big day with a late rise, a burnt tray, a cook who leaves and cold oil e
   page,
 }) => {
   test.setTimeout(900_000);
-  const run = await practise(page, "launch-night");
+  await practise(page, "launch-night");
+  const run = runOf(page);
   for (const fault of ["A rise takes", "A tray burns", "A cook has to leave", "The oil is cold"])
     await page.getByLabel(new RegExp(fault)).check();
   await page.getByRole("button", { name: "As fast as it goes" }).click();

@@ -51,12 +51,12 @@ export function cooking(own: { readonly url: string }) {
     /** What a run's server knows, in the order in which it came in. */
     toldIn: async (page: Page, run: string) =>
       (await (await page.request.get(`${own.url}/cook/${run}/events`)).json()) as { id: string; at: string; kind: string }[],
-    /** Practises a gathering's plan. */
-    async practise(page: Page, gathering: string): Promise<string> {
-      await toCook(page, gathering);
+    /** Practises a gathering's plan. @returns its tasks */
+    async practise(page: Page, gathering: string): Promise<string[]> {
+      const tasks = await toCook(page, gathering);
       await page.getByRole("button", { name: "Practise it" }).click();
       await expect(page).toHaveURL(new RegExp(`/cook/${gathering}-`), { timeout: 30_000 });
-      return runOf(page);
+      return tasks;
     },
   };
 }

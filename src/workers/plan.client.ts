@@ -145,7 +145,7 @@ interface RestQuestion {
  * stove waits until what was asked before is worked out to its end. The other does that, once the first answer is there.
  */
 export function restDesk(plan: Plan, told: RestTold): RestDesk {
-  let newest: RestQuestion | undefined;
+  let asked = 0;
   let lastTold = 0;
   let isClosed = false;
   /** A worker that takes the newest question of those that it is handed whenever it is done with one. */
@@ -190,8 +190,7 @@ export function restDesk(plan: Plan, told: RestTold): RestDesk {
   });
   return {
     ask(state, minute) {
-      newest = { count: (newest?.count ?? 0) + 1, state, minute };
-      void first.take(newest);
+      void first.take({ count: ++asked, state, minute });
     },
     close() {
       isClosed = true;

@@ -6,6 +6,7 @@ import { SKILLS } from "../process/hands";
 import { ProblemSchema } from "../schedule/problem";
 import { ScheduleReasonSchema } from "../schedule/reason";
 import { SolutionSchema } from "../schedule/solution";
+import { overlaps } from "../shared/range";
 
 const range = z.tuple([z.int(), z.int()]).readonly();
 /** Pieces `[from, to)` of an item, numbered through all that is made of it. */
@@ -222,7 +223,7 @@ export const stepIn = ({ tasks, steps }: Pick<Plan, "tasks" | "steps">, task: st
 
 /** Whether two tasks or shares of a plan have pieces in common. */
 export const havePiecesInCommon = (a: Pick<TaskInfo, "item" | "range">, b: Pick<TaskInfo, "item" | "range">): boolean =>
-  a.item === b.item && a.range[0] < b.range[1] && a.range[1] > b.range[0];
+  a.item === b.item && overlaps(a.range, b.range);
 
 /** Pieces that a task is for, item by item, with the name of the step in each. */
 export const taskShares = ({ item, step, pieces, range, also = [] }: TaskInfo) => [{ item, step, pieces, range }, ...also];

@@ -45,7 +45,9 @@ export interface FoodClock {
 
 const NEXT = 2;
 /** A bake is looked at when so much of it is over. */
-export const LOOK_AT = 0.8;
+const LOOK_AT = 0.8;
+/** How long after it began a heat of so many minutes is looked at, min. */
+export const firstLookAfter = (minutes: number): number => Math.floor(LOOK_AT * minutes);
 /** From this share of the limit on it is said. */
 const SOON = 0.875;
 export const soonMin = (limitMin: number): number => SOON * limitMin;
@@ -87,7 +89,7 @@ export function clocksOf(plan: Plan, state: RunState): RunningClock[] {
     if (now.status !== "running" || !step || step.attention === "hands-on" || now.start === undefined) return [];
     const target = now.expectedEnd ?? now.start;
     const duration = durations.get(task);
-    const first = plan.tasks[task].rise?.firstLookMin ?? (isHeat(step) ? Math.floor(LOOK_AT * (target - now.start)) : undefined);
+    const first = plan.tasks[task].rise?.firstLookMin ?? (isHeat(step) ? firstLookAfter(target - now.start) : undefined);
     const lookAt = now.lookAgain ?? (first === undefined ? target : now.start + first);
     return [
       {

@@ -77,14 +77,12 @@ test("what is begun before its time is begun as carefully: a lot that was out fo
     });
   expect(putOff.length).toBeGreaterThan(0);
   const [{ id, at, events }] = putOff;
-  const entry = (now: number) =>
-    modelAt(events, now)
+  const early = (told: readonly RunEvent[]) =>
+    modelAt(told, at)
       .columns.flatMap(({ next }) => next)
-      .find(({ task }) => task === id);
-  expect(entry(at)?.early).toMatchObject({ task: id, cold: { level: "over" } });
-  const kept = [...events, said(at - 190, { kind: "cooled", task: id, share: 1 })];
-  const cold = modelAt(kept, at)
-    .columns.flatMap(({ next }) => next)
-    .find(({ task }) => task === id);
-  expect(cold?.early?.cold).toBeUndefined();
+      .find(({ task }) => task === id)?.early;
+  expect(early(events)).toMatchObject({ task: id, cold: { level: "over" } });
+  const kept = early([...events, said(at - 190, { kind: "cooled", task: id, share: 1 })]);
+  expect(kept?.task).toBe(id);
+  expect(kept?.cold).toBeUndefined();
 });

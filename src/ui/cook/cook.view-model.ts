@@ -8,7 +8,7 @@ import { heatsToSet, type HeatToSet } from "@/core/run/heats-to-set";
 import { foodWindows, windowLevel, type FoodWindow } from "@/core/run/windows";
 import { lockIn } from "./lock";
 import { windowTitle } from "./window-text";
-import { LOOK_AT, clocksOf, cooksNow, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
+import { clocksOf, cooksNow, firstLookAfter, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "@/core/run/run-text";
 import type { Replanned } from "@/core/schedule/replan/replan";
 
@@ -104,7 +104,7 @@ export function cookModel(
     const own = doingOf(plan, state, task);
     const { start, expectedEnd } = own.run;
     const isUnderWay = own.run.status === "running" && start !== undefined && expectedEnd !== undefined;
-    const isLate = isUnderWay && now - start >= Math.floor(LOOK_AT * (expectedEnd - start));
+    const isLate = isUnderWay && now - start >= firstLookAfter(expectedEnd - start);
     return {
       ...own,
       isSoon: isLate && own.press === "done" && own.step !== undefined && isHeat(own.step),

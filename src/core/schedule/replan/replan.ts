@@ -82,11 +82,9 @@ export function replan(problem: Problem, old: Solution, soFar: ExecutionState, o
   const rungs = rungsOf(strict, soFar);
   const was = guessOf(strict, problem, old, soFar);
   const models: Model[] = [];
-  const modelOf = (way: number) => {
-    // Most rungs differ by their hours and bounds alone.
-    const like = rungs.findIndex((rung, other) => other in models && hasSameShape(rung, rungs[way]));
-    return (models[way] ??= compile(rungs[way], models[like]));
-  };
+  // Most rungs differ by their hours and bounds alone.
+  const likeOf = (way: number) => rungs.findIndex((rung, other) => other in models && hasSameShape(rung, rungs[way]));
+  const modelOf = (way: number) => (models[way] ??= compile(rungs[way], models[likeOf(way)]));
   const newSolver = (way: number) => new Solver(rungs[way], options.seed ?? 1, modelOf(way));
   const made: Solver[] = [];
   const solverOf = (way: number) => (made[way] ??= newSolver(way));
