@@ -88,6 +88,20 @@ export const CueSchema = z.object({
   late: text.optional(),
 });
 
+/** What a dose goes by: lines of the step's own part that are of a kind. */
+export const DOSED_BY = ["meat", "vegetables", "dried-mushrooms", "liquid", "flour", "baking-soda"] as const;
+export type DosedBy = (typeof DOSED_BY)[number];
+
+/** An amount that goes by the weight of something else, whatever the batch at hand weighs. */
+export const DoseSchema = z.object({
+  what: z.string().min(1).max(80),
+  by: z.enum(DOSED_BY),
+  gPerKg: z.number().gt(0).max(20000),
+  /** It is in none of the lines: it is bought beside them. */
+  beside: z.literal(true).optional(),
+});
+export type Dose = z.output<typeof DoseSchema>;
+
 /** Figures of a step that come from somewhere, and where from. */
 export const FIGURE_SOURCES = ["recipe", "family", "method", "shape", "filling", "table", "model", "cook"] as const;
 export type FigureSource = (typeof FIGURE_SOURCES)[number];
@@ -110,6 +124,7 @@ export const STEP_FIELDS = {
   coreC: celsius,
   cue: CueSchema,
   caution: text,
+  doses: z.array(DoseSchema).max(6),
 } as const;
 
 export const StepSchema = z.object({
@@ -136,6 +151,7 @@ export const StepSchema = z.object({
     .optional(),
   cue: CueSchema.optional(),
   caution: text.optional(),
+  doses: STEP_FIELDS.doses.optional(),
   /** Of a filling: done once for all fillings of the item, before they go their own ways. */
   base: z.literal(true).optional(),
   /** Where its figures come from, for a step that was made by rule. */

@@ -10,11 +10,19 @@ export interface CountedOut {
   readonly count: number | undefined;
 }
 
-/** Whole spices, leaves and bones of a filling, as they are counted in and out again. */
-export const countedOut = (components: readonly Pick<Component, "name" | "text" | "measure">[]): CountedOut[] =>
+/** A part of one more is one more: none is left in. */
+const WHOLE = 0.05;
+
+/**
+ * Whole spices, leaves and bones of a filling, as they are counted in and out again.
+ * @param times how often what the recipe says goes in
+ */
+export const countedOut = (
+  components: readonly (Pick<Component, "name" | "text" | "measure"> & { readonly times?: number })[],
+): CountedOut[] =>
   components
     .filter(({ name }) => TAKEN_OUT.test(name))
-    .map(({ name, text, measure }) => {
+    .map(({ name, text, measure, times = 1 }) => {
       const said = /^\s*(\d{1,2})(?!\s*(?:g|kg|ml|l|oz|tsp|tbsp)\b)/i.exec(measure ?? text ?? "");
-      return { name: name.split(",")[0].trim(), count: said ? Number(said[1]) : undefined };
+      return { name: name.split(",")[0].trim(), count: said ? Math.ceil(Number(said[1]) * times - WHOLE) : undefined };
     });

@@ -46,7 +46,7 @@ export type Place = (typeof PLACES)[number];
 
 /** What was seen at a gate. */
 const SeenSchema = z.discriminatedUnion("kind", [
-  z.object({ kind: z.enum(["yes", "no"]) }),
+  z.object({ kind: z.enum(["yes", "no", "instead"]) }),
   z.object({ kind: z.literal("measured"), value: z.number({ error: "a number from -40 to 320" }).min(-40).max(320) }),
   z.object({ kind: z.literal("ticked"), count: z.int().min(0).max(1000), which: z.array(line).max(200).readonly().optional() }),
 ]);

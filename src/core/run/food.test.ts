@@ -1,8 +1,6 @@
-import { cookedDay, demoPlan, firstPlan } from "@tests/cooked-day";
+import { cookedDay, demoPlan, firstPlan, ownDay } from "@tests/cooked-day";
 import { expectRequest, supperInput } from "@tests/demo";
 import fc from "fast-check";
-import { makeItem } from "../item/making/make-item";
-import { RecipeInputSchema } from "../item/making/recipe-input";
 import { isHeat } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";
 import { changeover } from "../schedule/model";
@@ -23,14 +21,6 @@ const day = cookedDay(big);
 const { said, own, asPlanned } = day;
 const of = (plan: Plan, want: (id: string) => boolean) => cookedDay(plan).own.filter(({ id }) => want(id));
 
-/** A day on which nothing is served but so many pieces of a recipe. */
-function dayOf(recipe: object, pieces: number, choices = {}) {
-  const made = makeItem(RecipeInputSchema.parse(recipe), { taken: [], choices });
-  if (!made.ok) throw new Error(JSON.stringify(made.issues));
-  const plan = firstPlan(expectRequest(supperInput("launch-night", made.value.item, pieces, "18:30")));
-  return { plan, item: made.value.item, ...cookedDay(plan) };
-}
-
 const windowsAt = (plan: Plan, events: readonly RunEvent[], now: number) => {
   const state = replay(plan, events);
   return foodWindows(plan, state, restOfDay(plan, state, now), now);
@@ -42,7 +32,7 @@ describe("windows of food", () => {
       plan,
       said: say,
       own: tasks,
-    } = dayOf(
+    } = ownDay(
       {
         name: "Dumplings",
         makes: 24,

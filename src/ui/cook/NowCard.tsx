@@ -2,15 +2,17 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useMemo, useState, type ReactNode } from "react";
-import { batchesFor, weighingsOf } from "@/core/batching/batches";
+import { batchesFor, weighingsOf, type Ingredient } from "@/core/batching/batches";
 import { gateVerdicts } from "@/core/item/gates/answer";
 import { gatesOf } from "@/core/item/gates/gates";
 import { HAZARD_TEXT, hazardsOf } from "@/core/item/hazards";
 import { drawingOf } from "@/core/item/making/drawing/draw";
-import { isHeat } from "@/core/item/step";
+import { doseText, dosesFor } from "@/core/item/doses";
+import { isHeat, type Step } from "@/core/item/step";
 import { roomIn } from "@/core/plan/room-in";
 import { oilSetC } from "@/core/run/oil";
 import { gateKey } from "@/core/run/run-state";
+import { risesToCome } from "@/core/run/no-rise";
 import { loadsToCome } from "@/core/run/pilot";
 import { pieceNumbers } from "@/core/run/piece-numbers";
 import { lengthText } from "@/core/shared/clock";
@@ -20,7 +22,7 @@ import { BeforeYouGoOn } from "../plan/BeforeYouGoOn";
 import { IfItGoesWrong } from "../plan/IfItGoesWrong";
 import { PICTURES } from "../plan/shape-pictures";
 import { StepWeights, tickedIn, useWeightTicks } from "../plan/StepWeights";
-import { takenWeights } from "../plan/taken-weights";
+import { takenLines, takenWeights } from "../plan/taken-weights";
 import { WeighIn } from "../quantities/WeighIn";
 import { COLOUR } from "../theme/tokens";
 import { useCookedDay } from "./cook-context";
@@ -34,6 +36,8 @@ import { SomethingElse } from "./SomethingElse";
 import { keyed } from "./use-keys";
 import { asksForWeights } from "./weighed";
 
+/** Why a rise was left out. */
+const POWDER = "baking powder in place of dead yeast";
 /** Large enough for a floury thumb. */
 const PRESS = { minHeight: 56, fontSize: "1.15rem", px: 3 } as const;
 
@@ -68,7 +72,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
   const weights = step && (isWaiting || press === "done") ? takenWeights(plan, task, step, item) : [];
   const { ticked, all } = tickedIn(weights, ticks);
   const roomC = state.roomC ?? roomIn(plan, minute);
-  const gates = step && item ? gatesOf(item, step).filter(({ kind }) => kind !== "core") : [];
+  const gates = step && item ? gatesOf(item, step, takenLines(plan, task, step, item)).filter(({ kind }) => kind !== "core") : [];
   const answerOf = (gate: (typeof gates)[number]["kind"]) => state.answers.get(gateKey(task, gate)) ?? {};
   const verdicts = gateVerdicts(gates, answerOf, roomC);
   const isShut = verdicts.includes("shut");
@@ -239,6 +243,10 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
             setAsked(undefined);
             if (seen) say({ kind: "answered", task, gate, seen, ...(note !== undefined && { note }) });
           }}
+          onPowder={(gate) => {
+            say({ kind: "answered", task, gate, seen: { kind: "instead" } });
+            for (const rise of risesToCome(plan, state, task)) say({ kind: "skipped", task: rise, reason: POWDER });
+          }}
           late={{ text: (minutes) => `Wait ${minutes} min`, press: late }}
         />
       )}
@@ -250,6 +258,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
         <HowItLooks task={task} step={step} say={say} mayEnd={!needsCore && !isShut} />
       )}
       {step?.do && <Box sx={{ mt: 1.5, fontSize: isSmall ? "1.15rem" : "1.35rem" }}>{heat(step.do)}</Box>}
+      {step && <DoseLines step={step} lines={takenLines(plan, task, step, item)} />}
       {numbers && (
         <Line name="Pieces">
           {numbers.from} to {numbers.to}, in the order in which they were made; the rest stays covered
@@ -261,7 +270,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
       {step?.coreC !== undefined && (
         <Line name="Core">{degrees(step.coreC)} in the thickest piece, in two of them; local rules come first</Line>
       )}
-      {!isSmall && <StepWeights gathering={gathering} batches={weights} weight={weight} canTick />}
+      {!isSmall && <StepWeights item={item} gathering={gathering} batches={weights} weight={weight} canTick />}
       {!isSmall && drawing && step && PICTURES[step.kind] && (
         <Box sx={{ mt: 1.5 }}>
           <ShapeStages drawing={drawing} least={130} only={PICTURES[step.kind]!} />
@@ -280,6 +289,14 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
     </Box>
   );
 }
+
+/** What it takes by the weight of something else, for the batch at hand. */
+const DoseLines = ({ step, lines }: { step: Step; lines: readonly Ingredient[] }) =>
+  dosesFor(step, lines).map((dose) => (
+    <Line key={dose.dose.what} name={dose.dose.what}>
+      <strong>{doseText(dose)}</strong>
+    </Line>
+  ));
 
 const Line = ({ name, children }: { name: string; children: ReactNode }) => (
   <Box sx={{ mt: 1, fontSize: "1.1rem" }}>

@@ -3,6 +3,7 @@ import Box from "@mui/material/Box";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import type { Made } from "@/core/item/making/make-item";
+import { doseTexts, linesFor } from "@/core/item/doses";
 import type { FigureSource } from "@/core/item/step";
 import { VERB } from "@/core/plan/task-text";
 import { lengthText } from "@/core/shared/clock";
@@ -45,7 +46,7 @@ export function MadeSteps({ made: { item } }: { made: Made }) {
                 {from && <Box sx={{ ml: "auto", color: COLOUR.soft, whiteSpace: "nowrap" }}>{FROM[from]}</Box>}
               </Box>
               <StepBar step={step} pieces={item.base.pieces} />
-              <Box sx={{ color: COLOUR.soft }}>{heat(step.do)}</Box>
+              <Box sx={{ color: COLOUR.soft }}>{[heat(step.do), ...doseTexts(step, linesFor(item, step))].join(" ")}</Box>
               {step.caution && <Box sx={{ color: COLOUR.caution }}>{heat(step.caution)}</Box>}
             </Box>
           );

@@ -10,6 +10,7 @@ import { isProvisional } from "@/core/item/gaps";
 import type { Choices, Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
 import type { Path } from "@/core/item/step";
+import { doseTexts } from "@/core/item/doses";
 import { resolveItem } from "@/core/item/resolve";
 import { handsMinutes } from "@/core/item/step-minutes";
 import { VERB } from "@/core/plan/task-text";
@@ -79,14 +80,15 @@ const PART: Readonly<Record<Step["part"], string>> = { dough: "dough", filling: 
 /** The steps of an item in order under the chosen options, with what the choices change marked. */
 export function stepRows(item: Item, choices: Choices, path: Path = "fresh"): StepRow[] {
   const plain = new Map(resolveItem(item, {}, "base").steps.map((step) => [step.id, JSON.stringify(step)]));
-  return resolveItem(item, choices, "base")
-    .steps.filter((step) => step.path.includes(path))
+  const { steps, dough, fillingComponents } = resolveItem(item, choices, "base");
+  return steps
+    .filter((step) => step.path.includes(path))
     .map((step) => ({
       id: step.id,
       step,
       verb: VERB[step.kind],
       what: PART[step.part],
-      does: step.do,
+      does: [step.do, ...doseTexts(step, step.part === "filling" ? fillingComponents : dough)].join(" "),
       time: timeText(step),
       where: step.equipment
         .map((e) =>

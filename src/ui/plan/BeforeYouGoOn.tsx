@@ -26,6 +26,8 @@ interface Props {
   readonly shown: GateShown;
   readonly answerOf: (gate: Gate["kind"]) => GateAnswer;
   readonly onAnswer: (gate: Gate["kind"], answer: GateAnswer) => void;
+  /** Goes on with baking powder where the yeast is dead. */
+  readonly onPowder?: (gate: Gate["kind"]) => void;
   /** In type that is read at arm's length. */
   readonly isLarge?: boolean;
   /** What can be done where it takes so many minutes more. */
@@ -33,7 +35,7 @@ interface Props {
 }
 
 /** What is to be looked at before work goes on: a question each, what an answer means, and what that does to the day. */
-export function BeforeYouGoOn({ gates, roomC, shown, answerOf, onAnswer, late, isLarge }: Props) {
+export function BeforeYouGoOn({ gates, roomC, shown, answerOf, onAnswer, onPowder, late, isLarge }: Props) {
   if (gates.length === 0) return null;
   return (
     <Box sx={{ mt: 1.5 }} role="group" aria-label="Before you go on">
@@ -49,11 +51,19 @@ export function BeforeYouGoOn({ gates, roomC, shown, answerOf, onAnswer, late, i
             <Asked gate={gate} answer={answer} onAnswer={(seen) => onAnswer(gate.kind, { seen })} />
             {verdict && (
               <Box role="status" sx={{ mt: 0.5, fontWeight: 600, color: verdict.open ? COLOUR.fits : COLOUR.ember }}>
-                {verdictText(gate, verdict, shown)}
+                {answer.seen?.kind === "instead"
+                  ? "With baking powder: nothing rises, go on."
+                  : verdictText(gate, verdict, shown)}
               </Box>
             )}
             {verdict && !verdict.open && (
-              <Held verdict={verdict} answer={answer} onNote={(note) => onAnswer(gate.kind, { ...answer, note })} late={late} />
+              <Held
+                verdict={verdict}
+                answer={answer}
+                onNote={(note) => onAnswer(gate.kind, { ...answer, note })}
+                onPowder={onPowder && (() => onPowder(gate.kind))}
+                late={late}
+              />
             )}
           </Box>
         );
@@ -124,11 +134,12 @@ interface HeldProps {
   readonly verdict: Extract<Verdict, { open: false }>;
   readonly answer: GateAnswer;
   readonly onNote: (note: string) => void;
+  readonly onPowder: (() => void) | undefined;
   readonly late: Props["late"];
 }
 
 /** What can be done about a gate that is shut: the day is moved, or the cook goes on and says why. */
-function Held({ verdict, answer, onNote, late }: HeldProps) {
+function Held({ verdict, answer, onNote, onPowder, late }: HeldProps) {
   const [typed, setTyped] = useState("");
   // What is not hot enough, dead, or holds a bone is no matter of opinion.
   const isOpinion = verdict.code === "bind" || verdict.code === "cool";
@@ -137,6 +148,11 @@ function Held({ verdict, answer, onNote, late }: HeldProps) {
       {verdict.waitMin > 0 && (
         <Button size="small" variant="outlined" sx={{ minHeight: 44 }} onClick={() => late.press(verdict.waitMin)}>
           {late.text(verdict.waitMin)}
+        </Button>
+      )}
+      {verdict.code === "no-froth" && onPowder && (
+        <Button size="small" variant="outlined" sx={{ minHeight: 44 }} onClick={onPowder}>
+          Baking powder instead: no rise
         </Button>
       )}
       {isOpinion && answer.note !== undefined && <Box>Went on all the same: {answer.note}</Box>}

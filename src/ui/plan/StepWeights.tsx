@@ -2,6 +2,8 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { weightKey, type Batch } from "@/core/batching/batches";
+import { bowlsOf } from "@/core/batching/bowls";
+import type { Item } from "@/core/item/schema";
 import { piecesText } from "@/core/plan/task-text";
 import { Banner } from "../kit/Banner";
 import { useTicks, type Ticks } from "../kit/use-stored";
@@ -24,13 +26,15 @@ export const useWeightTicks = (gathering: string): Ticks => useTicks(`unisynth-t
 interface Props {
   readonly gathering: string;
   readonly batches: readonly Batch[];
+  /** Whose batches they are: its filling stands ready in bowls. */
+  readonly item: Item | undefined;
   readonly weight: (grams: number) => string;
   /** Ticked off here as well, in type that is read at arm's length. */
   readonly canTick?: boolean;
 }
 
 /** What goes into it, with what is ticked off on the weigh-out sheet; what is missing is said before the step begins. */
-export function StepWeights({ gathering, batches, weight, canTick }: Props) {
+export function StepWeights({ gathering, batches, item, weight, canTick }: Props) {
   const ticks = useWeightTicks(gathering);
   if (batches.length === 0) return null;
   const ready = (batch: Batch, line: Line) => ticks.has(weightKey(batch, line));
@@ -49,42 +53,49 @@ export function StepWeights({ gathering, batches, weight, canTick }: Props) {
       {batches.map((batch) => (
         <Box key={batch.id} sx={{ mb: 0.75 }}>
           {batches.length > 1 && <Typography variant="caption">for {piecesText(batch.pieces)}</Typography>}
-          {batch.ingredients.map((line, i) => (
-            <Box
-              key={`${line.id}-${i}`}
-              {...(canTick && {
-                component: "button",
-                type: "button",
-                "aria-pressed": ready(batch, line),
-                onClick: () => ticks.toggle(weightKey(batch, line)),
-              })}
-              sx={{
-                display: "grid",
-                gridTemplateColumns: canTick ? "92px 1fr" : "70px 1fr",
-                gap: 1,
-                fontSize: "0.85rem",
-                ...(canTick && {
-                  font: "inherit",
-                  fontSize: "1.1rem",
-                  background: "none",
-                  border: 0,
-                  width: "100%",
-                  minHeight: 44,
-                  alignItems: "center",
-                  textAlign: "left",
-                  cursor: "pointer",
-                }),
-              }}
-            >
-              <Box sx={{ textAlign: "right", fontWeight: 600 }}>
-                {line.grams < 20 ? `${line.grams.toFixed(1)} g` : weight(line.grams)}
+          {(item && batch.part === "filling" ? bowlsOf(batch.ingredients, item) : [{ name: "", lines: batch.ingredients }]).map(
+            (bowl) => (
+              <Box key={bowl.name} sx={{ mb: bowl.name ? 0.75 : 0 }}>
+                {bowl.name && <Typography variant="caption">{bowl.name}</Typography>}
+                {bowl.lines.map((line, i) => (
+                  <Box
+                    key={`${line.id}-${i}`}
+                    {...(canTick && {
+                      component: "button",
+                      type: "button",
+                      "aria-pressed": ready(batch, line),
+                      onClick: () => ticks.toggle(weightKey(batch, line)),
+                    })}
+                    sx={{
+                      display: "grid",
+                      gridTemplateColumns: canTick ? "92px 1fr" : "70px 1fr",
+                      gap: 1,
+                      fontSize: "0.85rem",
+                      ...(canTick && {
+                        font: "inherit",
+                        fontSize: "1.1rem",
+                        background: "none",
+                        border: 0,
+                        width: "100%",
+                        minHeight: 44,
+                        alignItems: "center",
+                        textAlign: "left",
+                        cursor: "pointer",
+                      }),
+                    }}
+                  >
+                    <Box sx={{ textAlign: "right", fontWeight: 600 }}>
+                      {line.grams < 20 ? `${line.grams.toFixed(1)} g` : weight(line.grams)}
+                    </Box>
+                    <Box sx={{ color: ready(batch, line) ? COLOUR.soft : COLOUR.ink }}>
+                      {ready(batch, line) && <span aria-label="weighed out">✓ </span>}
+                      {line.name}
+                    </Box>
+                  </Box>
+                ))}
               </Box>
-              <Box sx={{ color: ready(batch, line) ? COLOUR.soft : COLOUR.ink }}>
-                {ready(batch, line) && <span aria-label="weighed out">✓ </span>}
-                {line.name}
-              </Box>
-            </Box>
-          ))}
+            ),
+          )}
         </Box>
       ))}
     </Box>

@@ -1,4 +1,4 @@
-import { batchesFor, weighingsOf, type Weighing } from "@/core/batching/batches";
+import { batchesFor, weighingsOf, type Ingredient, type Weighing } from "@/core/batching/batches";
 import type { Item } from "@/core/item/schema";
 import type { Step } from "@/core/item/step";
 import type { Plan } from "@/core/plan/schema";
@@ -10,6 +10,10 @@ export function takenWeights(plan: Plan, task: string, step: Step, made: Finishe
   const { item, range } = plan.tasks[task];
   return batchesFor(weighingsOf(plan.batches), item, range).filter((batch) => isTaken(batch, step, made));
 }
+
+/** Lines that are weighed for a step of a plan, whatever batches they are of. */
+export const takenLines = (plan: Plan, task: string, step: Step, made: Finished | undefined): Ingredient[] =>
+  takenWeights(plan, task, step, made).flatMap(({ ingredients }) => ingredients);
 
 const isTaken = (batch: Weighing, step: Step, made: Finished | undefined): boolean =>
   batch.part === "finish"

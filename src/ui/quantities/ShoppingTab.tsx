@@ -4,6 +4,7 @@ import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
+import { doseNeeds } from "@/core/batching/dose-needs";
 import { besideByVolume, besideNeeds } from "@/core/batching/beside-needs";
 import { amountText } from "@/core/quantities/display";
 import { PantrySchema, shoppingList, type ListLine, type PantryEntry } from "@/core/batching/shopping-list";
@@ -51,7 +52,11 @@ export function ShoppingTab({ pantry, unreadable, onSaid }: Props) {
         latest.request.items,
         pantry,
         (batch) => batchStart(latest.quantities, plan, batch),
-        [...latest.quantities.vessels, ...besideNeeds(latest.quantities.beside)],
+        [
+          ...latest.quantities.vessels,
+          ...besideNeeds(latest.quantities.beside),
+          ...doseNeeds(latest.quantities.batches, latest.quantities.demands, catalogue),
+        ],
         catalogue,
       ),
     [latest, plan, pantry, catalogue],

@@ -1,4 +1,7 @@
 import { baseShares, weighingsOf, weightKey, type Batch, type Ingredient, type Weighing } from "@/core/batching/batches";
+import { bowlsOf } from "@/core/batching/bowls";
+import { dosesOf } from "@/core/batching/dose-needs";
+import { doseText } from "@/core/item/doses";
 import type { Quantities } from "@/core/plan/quantities";
 import { fillingName } from "@/core/item/filling-name";
 import type { Item } from "@/core/item/schema";
@@ -22,6 +25,7 @@ export interface WeighLine {
   /** Under what it is ticked off. */
   readonly key: string;
   readonly name: string;
+  readonly ingredient?: string;
   readonly grams: number;
   /** For what is held back in part: with the rest, or by feel at the end. */
   readonly when?: "now" | "by feel";
@@ -110,7 +114,7 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
               nowAndByFeel(batch, line, held, catalogue).map((weighed) => withSticky(weighed, line, batch, made, itemOf)),
             ),
         }))
-        .flatMap((group) => (batch.part === "filling" ? byHeat(group.lines, item) : [group])),
+        .flatMap((group) => (batch.part === "filling" ? bowlsOf(group.lines, item, catalogue) : [group])),
       weighIn:
         batch.part === "dough" &&
         batch.shares.length === 1 &&
@@ -125,6 +129,7 @@ export function daySheets(q: Quantities, plan: Plan | undefined, guests: Eaters 
           return made.length > 1 ? lines.map((line) => `${itemOf(one.item).name}: ${line}`) : lines;
         }),
         ...(batch.part === "dough" ? stickyLines(batch, item) : []),
+        ...dosesOf(batch, q.demands, catalogue).map((one) => `${one.dose.what}: ${doseText(one)}`),
         ...milder(batch, item, guests),
         ...notWeighed(batch, itemOf),
       ],
@@ -157,13 +162,14 @@ function nowAndByFeel(
   catalogue: Catalogue,
 ): WeighLine[] {
   const key = weightKey(batch, line);
-  if (!line.holdBackPct) return [{ key, name: line.name, grams: line.grams, units: wholeUnits(line, line.grams, catalogue) }];
+  const named = { name: line.name, ...(line.ingredient !== undefined && { ingredient: line.ingredient }) };
+  if (!line.holdBackPct) return [{ key, ...named, grams: line.grams, units: wholeUnits(line, line.grams, catalogue) }];
   const { firstG, restG } = heldBack(line.grams, line.holdBackPct);
   return [
-    { key, name: line.name, grams: firstG, when: "now" },
+    { key, ...named, grams: firstG, when: "now" },
     {
       key: `${key} held`,
-      name: line.name,
+      ...named,
       grams: restG,
       when: "by feel",
       units: `in ${GOES} goes of ${Math.round(restG / GOES)} g`,
@@ -225,19 +231,6 @@ function dividedText(shares: readonly { readonly filling: string; readonly grams
     return `${Math.round((100 * grams) / total)} % (${Math.round(grams)} g of it raw) for ${name}`;
   });
   return `Cooked and cold, divide it by weight: ${parts.join(", ")}.`;
-}
-
-/** Lots of a filling by when they are wanted: into the pan, and when it is off the heat. */
-function byHeat(lines: readonly WeighLine[], item: Item): { name: string; lines: readonly WeighLine[] }[] {
-  const fillings = [...item.filling.components, ...(item.filling.variants ?? []).flatMap((variant) => variant.components)];
-  const cooked = (line: WeighLine) => fillings.find((c) => c.name === line.name)?.cook === true;
-  const pan = lines.filter(cooked);
-  const after = lines.filter((line) => !cooked(line));
-  // What goes in at one moment shares a bowl.
-  return [
-    { name: after.length > 0 ? "First bowl: ready before the heat is on" : "", lines: pan },
-    { name: pan.length > 0 ? "Second bowl: when it is off the heat" : "", lines: after },
-  ].filter((group) => group.lines.length > 0);
 }
 
 /** How a mix for several items is divided among them. */

@@ -1,4 +1,5 @@
 import { demoGathering, demoInput, expectRequest } from "@tests/demo";
+import { bowlsOf } from "@/core/batching/bowls";
 import { weighingsOf, weightKey } from "@/core/batching/batches";
 import { quantitiesOf } from "@/core/plan/quantities";
 import { daySheets } from "./quantities.view-model";
@@ -31,4 +32,17 @@ test("what goes in at one moment shares a bowl, what is for the pan before it is
   const names = daySheets(quantities(30), undefined).flatMap(({ groups }) => groups.map(({ name }) => name));
   expect(names).toContain("First bowl: ready before the heat is on");
   expect(names).toContain("Second bowl: when it is off the heat");
+});
+
+test("raw meat stands in a bowl of its own, and what is stirred in raw in another", () => {
+  const filling = [
+    { name: "minced pork", grams: 500, cook: false },
+    { name: "ginger", grams: 10, cook: false },
+    { name: "soy sauce", grams: 20, cook: false },
+  ].map((line, k) => ({ ...line, id: `c${k}` }));
+  const bowls = bowlsOf(filling, { filling: { components: filling } } as never);
+  expect(bowls.map(({ name, lines }) => [name, lines.map((line) => line.name)])).toEqual([
+    ["Raw, in a bowl of its own: cold until it goes in", ["minced pork"]],
+    ["Another bowl: all the rest", ["ginger", "soy sauce"]],
+  ]);
 });

@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import Close from "@mui/icons-material/CloseOutlined";
 import { useState, type ReactNode } from "react";
 import { lengthText } from "@/core/shared/clock";
+import { doseText, dosesFor } from "@/core/item/doses";
 import { gatesOf } from "@/core/item/gates/gates";
 import { drawingOf } from "@/core/item/making/drawing/draw";
 import { coldFor } from "@/core/item/cold-dough";
@@ -27,7 +28,7 @@ import { IfItGoesWrong } from "../plan/IfItGoesWrong";
 import { isOverDays, momentText } from "../plan/plan-summary";
 import { PICTURES } from "../plan/shape-pictures";
 import { StepWeights } from "../plan/StepWeights";
-import { takenWeights } from "../plan/taken-weights";
+import { takenLines, takenWeights } from "../plan/taken-weights";
 import { usePlanDisplay } from "../plan/use-plan-display";
 import { COLOUR, toneOf } from "../theme/tokens";
 import { OtherLength } from "./OtherLength";
@@ -102,6 +103,7 @@ export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSel
   const cold = outOfCold(plan, task, kitchen);
   const stays = step && made ? coldFor(made, step, roomAt(kitchen, placed.start)) : undefined;
   const water = step && made ? waterText(made, step, roomAt(kitchen, placed.start), degrees) : undefined;
+  const lines = step ? takenLines(plan, task, step, made) : [];
   const formed = made && drawingOf(made);
   const faults = made?.faults.filter(({ steps }) => info.step !== null && steps.includes(info.step)) ?? [];
   const why = whyHere(plan, holds, task, shown);
@@ -169,6 +171,7 @@ export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSel
           toTable ? ["To the table", toTable] : undefined,
           spare.length > 0 ? ["Meanwhile", spare.join(", ")] : undefined,
           step?.rest ? ["Where", `${step.rest.where}, ${degrees(step.rest.atC)}`] : undefined,
+          ...(step ? dosesFor(step, lines).map((dose) => [dose.dose.what, doseText(dose)] as const) : []),
           water ? ["Liquid", water] : undefined,
           stays !== undefined ? ["Stays cold", staysText(stays)] : undefined,
           step && dial(step.do) ? ["Hob", dial(step.do)!] : undefined,
@@ -195,7 +198,7 @@ export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSel
       {step && <Cues step={step} />}
       {made && step && (
         <BeforeYouGoOn
-          gates={gatesOf(made, step)}
+          gates={gatesOf(made, step, lines)}
           roomC={roomC}
           shown={shown}
           answerOf={(gate) => answerOf(gateKey(task, gate))}
@@ -207,7 +210,9 @@ export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSel
         />
       )}
       <IfItGoesWrong faults={faults} />
-      {step && <StepWeights gathering={gathering.id} weight={weight} batches={takenWeights(plan, task, step, made)} />}
+      {step && (
+        <StepWeights item={made} gathering={gathering.id} weight={weight} batches={takenWeights(plan, task, step, made)} />
+      )}
       {why.steps.length > 0 && (
         <Box sx={{ mt: 1.5 }} role="group" aria-label="Why at this time">
           <Typography variant="h3" gutterBottom>

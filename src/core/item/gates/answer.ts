@@ -4,6 +4,8 @@ import type { Gate } from "./gates";
 /** What a cook sees at a gate. */
 export type Seen =
   | { readonly kind: "yes" | "no" }
+  /** It goes on another way: baking powder where the yeast is dead. */
+  | { readonly kind: "instead" }
   /** °C, or minutes that went by. */
   | { readonly kind: "measured"; readonly value: number }
   /** How many of each have come out, in the order of the gate. */
@@ -60,7 +62,7 @@ export function verdictOf(gate: Gate, seen: Seen, roomC: number): Verdict | unde
       return missing > 0 ? { open: false, code: "count", missing, waitMin: 0 } : OPEN;
     }
     case "froth":
-      if (seen.kind === "yes") return OPEN;
+      if (seen.kind === "yes" || seen.kind === "instead") return OPEN;
       if (seen.kind !== "measured")
         return seen.kind === "no" ? { open: false, code: "no-froth", waitMin: NEW_YEAST_MIN } : undefined;
       return seen.value >= gate.limitMin

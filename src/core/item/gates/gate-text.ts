@@ -1,3 +1,5 @@
+import { householdText } from "../../ingredients/household";
+import { displayMass } from "../../quantities/display";
 import { counted } from "../../shared/words";
 import type { Verdict } from "./answer";
 import type { Gate } from "./gates";
@@ -43,10 +45,20 @@ export function verdictText(gate: Gate, verdict: Verdict, { weight, degrees }: G
     case "count":
       return `${counted(verdict.missing, "thing is", "things are")} still in it.`;
     case "no-froth":
-      return "The yeast does not live: throw it away before flour goes in, and begin with new yeast.";
+      return ["The yeast does not live: throw it away before flour goes in, and begin with new yeast.", powderText(gate)].join(
+        " ",
+      );
     case "wait-froth":
       return `Wait up to ${minutes(verdict.waitMin)} more; then it is dead.`;
     case "core-short":
       return gate.kind === "core" ? `Not yet at ${degrees(gate.leastC)}: ${verdict.waitMin} min more, and measure again.` : "";
   }
+}
+
+/** What raises the same flour where there is no other yeast. */
+function powderText(gate: Gate): string {
+  if (gate.kind !== "froth" || gate.powderG < 0.5) return "";
+  const spoons = householdText({ name: "baking powder" }, gate.powderG, "metric");
+  const much = `${displayMass({ grams: gate.powderG, resolutionG: 0.5 }).text} of baking powder${spoons ? ` (${spoons} level)` : ""}`;
+  return `No other in the house? ${much} into the flour, fresh water for this; mixed just before it is shaped, no rise, softer and closer. Read its packet: the labels know nothing of it.`;
 }

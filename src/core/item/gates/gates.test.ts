@@ -52,7 +52,7 @@ test("gates follow from what is in it and what is done with it", () => {
     fillings: ["300 g ham"],
     method: ["Let rise 1 hour. Fill. Bake 20 min at 180 C."],
   });
-  expect(buns["wake-yeast"]).toEqual([{ kind: "froth", limitMin: 12 }]);
+  expect(buns["wake-yeast"]).toEqual([{ kind: "froth", limitMin: 12, powderG: 16 }]);
   // A cold filling that is bought cooked holds no stew: nothing runs out of it.
   expect(buns["cool-filling"]).toBeUndefined();
 });
@@ -98,7 +98,7 @@ test("each thing that was counted in has to come out", () => {
 });
 
 test("yeast without froth past its limit is thrown away before flour goes in; before it, it waits", () => {
-  const gate: Gate = { kind: "froth", limitMin: 12 };
+  const gate: Gate = { kind: "froth", limitMin: 12, powderG: 16 };
   expect(verdictOf(gate, { kind: "measured", value: 8 }, 21)).toMatchObject({ open: false, code: "wait-froth", waitMin: 4 });
   const dead = verdictOf(gate, { kind: "no" }, 21)!;
   expect(dead).toMatchObject({ open: false, code: "no-froth", waitMin: 12 });
@@ -110,4 +110,29 @@ test("a core that is short is heated on, and no other answer opens it", () => {
   expect(questionOf(gate, SHOWN)).toMatch("74 °C at the least; local rules come first");
   expect(verdictOf(gate, { kind: "measured", value: 73.9 }, 21)).toMatchObject({ open: false, code: "core-short" });
   expect(verdictOf(gate, { kind: "yes" }, 21)).toBeUndefined();
+});
+
+test("of a larger batch more is counted out and more binds it: what is at hand, and not the recipe", () => {
+  const pies = item(PIES);
+  const cool = pies.steps.find(({ id }) => id === "cool-filling")!;
+  const doubled = pies.filling.components.map((line) => ({ ...line, grams: line.grams * 2.5 }));
+  expect(gatesOf(pies, cool, doubled)).toEqual([
+    {
+      kind: "counted",
+      what: [
+        { name: "cinnamon sticks", count: 5 },
+        { name: "star anise", count: 3 },
+        { name: "bay leaf", count: 3 },
+      ],
+    },
+    { kind: "runs", starchG: 10 },
+  ]);
+});
+
+test("dead yeast and no other: baking powder by the flour at hand, with how much of it and what that changes", () => {
+  const gate: Gate = { kind: "froth", limitMin: 12, powderG: 16 };
+  const text = verdictText(gate, verdictOf(gate, { kind: "no" }, 21)!, SHOWN);
+  expect(text).toMatch("16 g of baking powder (1 tbsp + ½ tsp level) into the flour");
+  expect(text).toMatch("Read its packet");
+  expect(verdictOf(gate, { kind: "instead" }, 21)).toEqual({ open: true });
 });

@@ -1,25 +1,24 @@
-import { ingredientOf } from "../../../ingredients/lookup";
-import { sum } from "../../../shared/rounding";
+import { gramsOf, linesOf } from "../../doses";
 import type { Making } from "../making";
 import { byHand, middleOf, namesIn, SHELF, text, waiting, type StepInput } from "./step-input";
 
 /** Dried mushrooms soak for so long, min; they weigh three times as much after it, and leave six times their weight of liquor. */
 const SOAK = { min: 20, target: 30, max: 240 } as const;
 const SOAKED = { weighs: 3, liquor: 6 } as const;
-const DRIED =
-  /\bdried\b.*(?:mushroom|shiitake|porcini|morel|wood ear|cep)|(?:mushroom|shiitake|porcini|morel|wood ear|ceps?)s?\b.*\bdried\b|getrocknete?.*pilz|champignons? séchés?|setas? secas?|funghi secchi|干(?:香)?菇|干しいたけ/iu;
-
 /** Dried mushrooms of a filling: rinsed, covered with boiling water, pressed; what they stood in is kept. */
 export function soaking({ lines }: Making): StepInput | undefined {
-  const dried = lines.filling.filter(({ name }) => DRIED.test(name));
-  const grams = Math.round(sum(dried.map((line) => line.grams)));
-  if (grams === 0) return undefined;
+  const dried = linesOf("dried-mushrooms", lines.filling);
+  if (dried.length === 0) return undefined;
   return waiting(
     {
       id: "soak-filling",
       kind: "bench-rest",
       part: "filling",
-      do: `Rinse ${namesIn(dried)}, cover with boiling water, a plate on top; then press them. ${grams} g come to about ${grams * SOAKED.weighs} g. Keep the liquor without its grit: ${grams * SOAKED.liquor} ml take the place of as much water.`,
+      do: `Rinse ${namesIn(dried)}, cover with boiling water, a plate on top; then press them. Keep the liquor without its grit: it takes the place of as much water.`,
+      doses: [
+        { what: "Soaked and pressed, about", by: "dried-mushrooms", gPerKg: 1000 * SOAKED.weighs },
+        { what: "Liquor, about", by: "dried-mushrooms", gPerKg: 1000 * SOAKED.liquor },
+      ],
       equipment: [{ id: "bowl" }],
       cue: { early: "Hard in the middle.", see: "Soft all through." },
       ahead: { hours: 12, where: "fridge" },
@@ -54,10 +53,7 @@ export function blanching({ length, text: said }: NonNullable<Making["says"]["bl
 }
 
 /** Meat of a filling, g. */
-export const meatG = ({ lines }: Making): number =>
-  sum(lines.filling.map((line) => (isMeatHazard(ingredientOf(line)?.hazard) ? line.grams : 0)));
-const isMeatHazard = (hazard: string | null | undefined): boolean =>
-  hazard === "poultry" || hazard === "mincedMeat" || hazard === "meat";
+export const meatG = ({ lines }: Making): number => gramsOf("meat", lines.filling);
 
 /** min */
 export const TEMPER = { min: 10, target: 20, max: 30 } as const;
@@ -77,35 +73,49 @@ export const pounding = (making: Making): StepInput =>
   );
 
 const ALKALI = { min: 8, target: 15, max: 24 } as const;
-/** Meat in baking soda: it goes on working, so it is rinsed on time and used at once. */
-export const tenderising: readonly StepInput[] = [
-  waiting(
-    {
-      id: "tenderise-meat",
-      kind: "chill",
-      part: "filling",
-      do: "Stir 3 g of baking soda for each kg into the meat; into the fridge.",
-      equipment: [{ id: "fridge-shelf", amount: SHELF }],
-      cue: { early: "Firm as before.", see: "Soft and slippery.", late: "Pasty, it tastes of soap." },
-      caution: "Red meat 24 min at the most. Rinse it on time: it goes on until it is rinsed.",
-      sources: { minutes: "filling" },
-    },
-    { ...ALKALI, atC: 4, where: "fridge" },
-  ),
-  byHand(
-    {
-      id: "rinse-meat",
-      kind: "mix",
-      part: "filling",
-      do: "Rinse it well in cold water, dry it; use it at once.",
-      equipment: [{ id: "bowl" }],
-      caution: "Water that ran off raw meat splashes: clean the sink after it.",
-      sources: { hands: "filling" },
-    },
-    { fixedMin: 3, secPerPiece: 0 },
-  ),
-];
+/** For each kg of meat, g. */
+const SODA_G = 3;
+/** Meat in baking soda: it goes on working, so it is rinsed on time and used at once. As much as the recipe weighs, else what is usual. */
+export function tenderising({ lines }: Making): StepInput[] {
+  const isWeighed = linesOf("baking-soda", lines.filling).length > 0;
+  return [
+    waiting(
+      {
+        id: "tenderise-meat",
+        kind: "chill",
+        part: "filling",
+        do: isWeighed
+          ? "Stir the baking soda into the meat; into the fridge."
+          : `Stir baking soda into the meat, ${SODA_G} g for each kg; into the fridge.`,
+        doses: [
+          isWeighed
+            ? { what: "Baking soda", by: "baking-soda", gPerKg: 1000 }
+            : { what: "Baking soda", by: "meat", gPerKg: SODA_G, beside: true },
+        ],
+        equipment: [{ id: "fridge-shelf", amount: SHELF }],
+        cue: { early: "Firm as before.", see: "Soft and slippery.", late: "Pasty, it tastes of soap." },
+        caution: "Red meat 24 min at the most. Rinse it on time: it goes on until it is rinsed.",
+        sources: { minutes: "filling" },
+      },
+      { ...ALKALI, atC: 4, where: "fridge" },
+    ),
+    byHand(
+      {
+        id: "rinse-meat",
+        kind: "mix",
+        part: "filling",
+        do: "Rinse it well in cold water, dry it; use it at once.",
+        equipment: [{ id: "bowl" }],
+        caution: "Water that ran off raw meat splashes: clean the sink after it.",
+        sources: { hands: "filling" },
+      },
+      { fixedMin: 3, secPerPiece: 0 },
+    ),
+  ];
+}
 
+/** For each kg of vegetables, g. */
+const SALT_G = 17.5;
 const SALTED = { min: 15, target: 20, max: 30 } as const;
 /** Watery vegetables by themselves, before raw meat is on the table. */
 export const salting: readonly StepInput[] = [
@@ -115,6 +125,7 @@ export const salting: readonly StepInput[] = [
       kind: "bench-rest",
       part: "filling",
       do: "Salt the vegetables with 1.5 to 2 % of their weight, out of the salt of the filling; let them stand.",
+      doses: [{ what: "Salt", by: "vegetables", gPerKg: SALT_G }],
       equipment: [{ id: "bowl" }],
       cue: { early: "Dry and stiff.", see: "They stand in their own water and bend.", late: "Limp." },
       sources: { minutes: "filling" },

@@ -1,4 +1,3 @@
-import { ingredientOf } from "../../../ingredients/lookup";
 import { firstStage, iceBathMin, SPREAD_MM, trayCoolingMin } from "../../../process/cool";
 import { lengthText } from "../../../shared/clock";
 import { sum } from "../../../shared/rounding";
@@ -6,6 +5,7 @@ import { listed } from "../../../shared/words";
 import { FRIDGE_HOURS, OUT_OF_COLD_MIN } from "../../../tables/keeping";
 import { REHEAT_CORE_C } from "../fillings";
 import { PREP_SEC_PER_100_G } from "../hands";
+import { gramsOf } from "../../doses";
 import { countedOut } from "../../whole-spices";
 import { fillAtMostC, type Making } from "../making";
 import { baseSteps } from "./base-steps";
@@ -90,8 +90,9 @@ export function fillingSteps(making: Making): StepInput[] {
       .forEach((step) => then(step, step.id === "cool-filling" ? 15 : undefined));
   }
   if (making.pounded) then(pounding(making));
-  if (making.alkali) tenderising.forEach((step) => then(step, step.id === "rinse-meat" ? 0 : undefined));
+  if (making.alkali) tenderising(making).forEach((step) => then(step, step.id === "rinse-meat" ? 0 : undefined));
   if (making.saltsApart) salting.forEach((step) => then(step));
+  const wet = filling.id === "raw-meat" ? intoMeat(making) : undefined;
   if (filling.mixMin !== undefined)
     then(
       byHand(
@@ -100,13 +101,14 @@ export function fillingSteps(making: Making): StepInput[] {
           kind: "mix",
           part: "filling",
           do: text(
-            filling.id === "raw-meat" && liquidText(making),
+            wet?.do,
             filling.tasteNot
               ? "Mix it cold. Taste none of it raw: fry a little, taste that."
               : filling.set?.where === "room"
                 ? "Mix with the salt."
                 : "Mix it; season it now.",
           ),
+          ...(wet && { doses: wet.doses }),
           equipment: [{ id: "bowl" }],
           cue: { early: filling.cue.early, see: filling.cue.right, late: filling.cue.late },
           ...(filling.tasteNot && { caution: COLD_CAUTION }),
@@ -155,24 +157,23 @@ export function fillingSteps(making: Making): StepInput[] {
   return [...base, ...steps];
 }
 
-/** What wets a filling. */
-const LIQUIDS = ["water", "broth", "cooked-stock", "dairy", "plant-drink"] as const;
-/** Of what comes from milk, what is none. */
-const SOLID = ["cheese", "fresh-cheese", "rennet-cheese", "butter"] as const;
 /** So much of the meat, % by weight, it takes up; more runs out again. */
 const TAKEN_UP_PCT = 30;
 
+/** In how many goes liquid is stirred into raw meat. */
+const GOES = 3;
 /** How liquid goes into raw meat; nothing where there is hardly any. */
-function liquidText(making: Making): string | undefined {
-  const isLiquid = (kinds: readonly string[]) =>
-    LIQUIDS.some((kind) => kinds.includes(kind)) && !SOLID.some((kind) => kinds.includes(kind));
-  const liquidG = sum(making.lines.filling.map((line) => (isLiquid(ingredientOf(line)?.kinds ?? []) ? line.grams : 0)));
+function intoMeat(making: Making): Required<Pick<StepInput, "do" | "doses">> | undefined {
+  const liquidG = gramsOf("liquid", making.lines.filling);
   const meat = meatG(making);
   if (meat === 0 || liquidG < 0.03 * meat) return undefined;
   const pct = Math.round((100 * liquidG) / meat);
   const much =
     pct > TAKEN_UP_PCT ? ` That is ${pct} % of the meat, and it takes up about ${TAKEN_UP_PCT} %: the rest may run.` : "";
-  return `The liquid (${Math.round(liquidG)} g) into the meat by thirds, stirred one way, each taken up before the next.${much}`;
+  return {
+    do: `The liquid into the meat by thirds, stirred one way, each taken up before the next.${much}`,
+    doses: [{ what: "Liquid each time", by: "liquid", gPerKg: 1000 / GOES }],
+  };
 }
 
 /** Dice take longer to get tender than mince, min. */
