@@ -1,39 +1,13 @@
 import AxeBuilder from "@axe-core/playwright";
 import { cooking, hold, runOf } from "./cooking";
 import { demoServer } from "./demo-server";
-import { expect, test, type Page } from "./test";
+import { expect, test } from "./test";
 
 /** What a day asks for beside its steps: gates, first pieces, food that will not wait, an order by hand, and what is kept of it. */
 
 test.describe.configure({ mode: "serial" });
 const own = demoServer();
-const { nowOf, practise, toCook, toldIn } = cooking(own);
-
-/**
- * Begins with what somebody pressed on this device before the page was there, one after the other from the beginning of the day,
- * or so many minutes after it.
- */
-async function withPressed(
-  page: Page,
-  run: string,
-  events: readonly { readonly afterMin?: number; readonly [field: string]: unknown }[],
-) {
-  const first = page.getByRole("button", { name: "Done" }).first();
-  await first.click();
-  await expect.poll(async () => (await toldIn(page, run)).some(({ kind }) => kind === "done")).toBe(true);
-  const from = Date.parse((await toldIn(page, run))[0].at);
-  await hold(
-    page,
-    run,
-    ...events.map(({ afterMin, ...event }, k) => ({
-      ...event,
-      id: `held ${k}`,
-      device: "earlier",
-      at: new Date(from + (afterMin === undefined ? 100 * (k + 1) : 60_000 * afterMin)).toISOString(),
-    })),
-  );
-  await page.reload();
-}
+const { nowOf, practise, toCook, toldIn, withPressed } = cooking(own);
 
 test("a filling that is too warm stays out of the dough; cold it goes on, and what is drawn of the shape stands beside it", async ({
   page,

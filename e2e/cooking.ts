@@ -44,13 +44,40 @@ export function cooking(own: { readonly url: string }) {
     await page.getByRole("link", { name: "Cook" }).click();
     return tasks;
   };
+  /** What a run's server knows, in the order in which it came in. */
+  const toldIn = async (page: Page, run: string) =>
+    (await (await page.request.get(`${own.url}/cook/${run}/events`)).json()) as { id: string; at: string; kind: string }[];
+  /**
+   * Begins with what somebody pressed on this device before the page was there, one after the other from the beginning of the day,
+   * or so many minutes after it.
+   */
+  const withPressed = async (
+    page: Page,
+    run: string,
+    events: readonly { readonly afterMin?: number; readonly [field: string]: unknown }[],
+  ): Promise<void> => {
+    const first = page.getByRole("button", { name: "Done" }).first();
+    await first.click();
+    await expect.poll(async () => (await toldIn(page, run)).some(({ kind }) => kind === "done")).toBe(true);
+    const from = Date.parse((await toldIn(page, run))[0].at);
+    await hold(
+      page,
+      run,
+      ...events.map(({ afterMin, ...event }, k) => ({
+        ...event,
+        id: `held ${k}`,
+        device: "earlier",
+        at: new Date(from + (afterMin === undefined ? 100 * (k + 1) : 60_000 * afterMin)).toISOString(),
+      })),
+    );
+    await page.reload();
+  };
   return {
     fits,
     nowOf,
     toCook,
-    /** What a run's server knows, in the order in which it came in. */
-    toldIn: async (page: Page, run: string) =>
-      (await (await page.request.get(`${own.url}/cook/${run}/events`)).json()) as { id: string; at: string; kind: string }[],
+    toldIn,
+    withPressed,
     /** Practises a gathering's plan. @returns its tasks */
     async practise(page: Page, gathering: string): Promise<string[]> {
       const tasks = await toCook(page, gathering);

@@ -37,8 +37,9 @@ test("a dose goes by all that is of its kind, and by nothing else", () => {
       (names, eachG, onionG) => {
         const meat = names.map((name) => ({ name, grams: eachG }));
         const [one] = dosesFor(SODA, [...meat, { name: "onion", grams: onionG }]);
-        expect(one.grams).toBeCloseTo((3 * names.length * eachG) / 1000, 9);
-        expect(one.byG).toBeCloseTo(names.length * eachG, 9);
+        // By what the scale shows: within half a gram.
+        expect(Math.abs(one.byG - names.length * eachG)).toBeLessThanOrEqual(0.5);
+        expect(one.grams).toBeCloseTo((3 * one.byG) / 1000, 9);
       },
     ),
   );
@@ -57,7 +58,7 @@ test("a step of an item doses by the batch at hand, on the sheet, and is on the 
   expect(meatG).toBeGreaterThan(1400);
   const doses = filling.flatMap((batch) => dosesOf(batch, q.demands));
   const soda = doses.find(({ dose }) => dose.what === "Baking soda")!;
-  expect(soda.grams).toBeCloseTo((3 * meatG) / 1000, 6);
+  expect(soda.grams).toBeCloseTo((3 * meatG) / 1000, 2);
   expect(doseText(soda)).toMatch(/^4\.\d g \(1 tsp level\), for 1\.\d+ kg of meat$/);
   expect(doseNeeds(q.batches, q.demands)).toEqual([
     { name: "Baking soda", grams: soda.grams, items: ["Dumplings"], why: "beside", fills: 1 },

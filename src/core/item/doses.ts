@@ -58,11 +58,14 @@ export interface AtHand {
  */
 export function dosesFor({ doses = [] }: Pick<Step, "doses">, lines: readonly Line[], catalogue: Catalogue = OURS): AtHand[] {
   return doses.flatMap((dose) => {
-    const byG = gramsOf(dose.by, lines, catalogue);
+    const byG = asWeighed(gramsOf(dose.by, lines, catalogue));
     const grams = (dose.gPerKg * byG) / 1000;
     return grams > 0 ? [{ dose, grams, byG, spoons: spoonsOf(dose, grams, catalogue) }] : [];
   });
 }
+
+/** As a kitchen scale shows it, g: tenths only of little. A dose goes by what is read there. */
+const asWeighed = (grams: number): number => (grams < 20 ? Math.round(grams * 10) / 10 : Math.round(grams));
 
 /** More than this is weighed and not spooned, g. */
 const SPOONED_G = 30;

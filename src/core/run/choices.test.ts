@@ -7,7 +7,7 @@ import { verify } from "../schedule/verify";
 import type { RunEvent } from "./events";
 import { replay } from "./replay";
 import { reordered } from "./reorder";
-import { restOfDay } from "./rest-of-day";
+import { restOfDay, sinceLast } from "./rest-of-day";
 import { earlyRises, effectOf, totalLate, waysOut } from "./ways-out";
 
 const big = demoPlan("launch-night");
@@ -21,6 +21,7 @@ describe("an order that somebody wants", () => {
   it("is had where the work allows it, every rule kept, and stays when the day goes on", () => {
     const handsOn = waiting.filter(({ id }) => stepIn(big, id)?.attention === "hands-on");
     let tried = 0;
+    let moves = 0;
     for (const [k, one] of handsOn.slice(0, 12).entries()) {
       const other = handsOn.slice(k + 1).find(({ id }) => big.tasks[id].item !== big.tasks[one.id].item)!;
       const got = reordered(big, state, now, { task: other.id, place: "before", other: one.id });
@@ -30,10 +31,19 @@ describe("an order that somebody wants", () => {
       const at = (id: string, tasks = got.rest.solution.tasks) => tasks.find((task) => task.id === id)!.start;
       expect(at(other.id)).toBeLessThanOrEqual(at(one.id));
       const told = replay(big, [...asPlanned(now), said(now, got.tell)]);
-      const later = restOfDay(big, told, now + 1).solution.tasks;
+      const onwards = restOfDay(big, told, now + 1);
+      const later = onwards.solution.tasks;
+      // What it comes to stays said once it is told, and is no longer said when something else happens.
+      const moved = (since: typeof told) => sinceLast(big, since, onwards).moves.map(({ id }) => id);
+      const there = got.rest.moves.filter(({ id, to }) => at(id, later) === to.start).map(({ id }) => id);
+      expect(moved(told)).toEqual(expect.arrayContaining(there));
+      const next = replay(big, [...told.counted.events, said(now + 1, { kind: "late", task: one.id, minutes: 1 })]);
+      expect(moved({ ...next, isArranged: true }).filter((id) => there.includes(id))).toEqual([]);
+      moves += there.length;
       expect(at(other.id, later)).toBeLessThanOrEqual(at(one.id, later));
     }
     expect(tried).toBeGreaterThan(3);
+    expect(moves).toBeGreaterThan(3);
   });
 
   it("is refused where one needs what the other leaves, or has begun", () => {

@@ -4,7 +4,7 @@ import { momentOf } from "./clock";
 import type { RunEvent } from "./events";
 import { replay } from "./replay";
 import { isOpen } from "./run-state";
-import { restOfDay } from "./rest-of-day";
+import { restOfDay, sinceLast } from "./rest-of-day";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "./run-text";
 import { clocksOf, cooksNow, foodClocks } from "./stand";
 
@@ -19,7 +19,7 @@ export function runDocument(plan: Plan, events: readonly RunEvent[], now: number
   const firstStart = Math.min(...plan.solution.tasks.map(({ start }) => start));
   const at = now ?? (state.lastMinute === undefined ? firstStart : Math.floor(state.lastMinute));
   const rest = restOfDay(plan, state, at);
-  const slip = slipOfRest(plan, rest, state);
+  const slip = slipOfRest(plan, sinceLast(plan, state, rest), state);
   const clocks = clocksOf(plan, state);
   const food = foodClocks(plan, state, at);
   const text = (task: string) => planTaskText(plan, task);

@@ -1,5 +1,4 @@
-import { cookedDay, demoPlan, firstPlan, ownDay } from "@tests/cooked-day";
-import { expectRequest, supperInput } from "@tests/demo";
+import { cookedDay, demoPlan, ownDay } from "@tests/cooked-day";
 import fc from "fast-check";
 import { isHeat } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";

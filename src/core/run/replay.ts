@@ -57,6 +57,7 @@ class Replay {
   private roomC: number | undefined;
   private oil: RunState["oil"];
   private arranged: readonly Placed[] | undefined;
+  private arrangedBefore: readonly Placed[] | undefined;
   private isArranged = false;
   private pace: RunState["pace"];
   private readonly answers = new Map<string, Answered>();
@@ -103,6 +104,7 @@ class Replay {
       tookOver: this.tookOver,
       isArranged: this.isArranged,
       ...(this.arranged && { arranged: this.arranged }),
+      ...(this.arrangedBefore && { arrangedBefore: this.arrangedBefore }),
       ...(this.pace && { pace: this.pace }),
       odd: this.odd,
       notes: this.notes,
@@ -112,7 +114,10 @@ class Replay {
   }
 
   private take(event: RunEvent, minute: number): void {
-    if (!CHANGES_NOTHING.has(event.kind)) this.isArranged = event.kind === "arranged";
+    if (!CHANGES_NOTHING.has(event.kind)) {
+      this.isArranged = event.kind === "arranged";
+      if (!this.isArranged) this.arrangedBefore = this.arranged;
+    }
     switch (event.kind) {
       case "undone":
         return;

@@ -1,7 +1,7 @@
 import type { Plan } from "../plan/schema";
 import { candidatesOf, type Pool, type Problem } from "../schedule/problem";
 import type { ExecutionState } from "../schedule/replan/execution-state";
-import { replan, type Replanned, type ReplanOptions } from "../schedule/replan/replan";
+import { movesBetween, replan, type Replanned, type ReplanOptions } from "../schedule/replan/replan";
 import type { Solution } from "../schedule/solution";
 import { withHelpers, withStandIns } from "./helpers";
 import { isOpen, type RunState } from "./run-state";
@@ -128,4 +128,11 @@ export function restOfDay(plan: Plan, state: RunState, now: number, options: Rep
   const input = restInput(plan, state, now);
   // What was arranged upon all that happened is kept, however much time goes by.
   return replan(input.plan.problem, input.plan.solution, input.soFar, { ...options, onlyKeep: state.isArranged });
+}
+
+/** The rest of a day with what moved since before whatever happened last: how it was arranged upon that is part of what it comes to. */
+export function sinceLast(plan: Plan, { arrangedBefore, ...state }: RunState, rest: Replanned): Replanned {
+  if (!state.isArranged) return rest;
+  const before = timetableIn(plan, { ...state, arranged: arrangedBefore ?? [] });
+  return { ...rest, moves: movesBetween(before.tasks, rest.solution.tasks) };
 }

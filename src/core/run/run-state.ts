@@ -78,6 +78,8 @@ export interface RunState {
   readonly oil?: { readonly c: number; readonly minute: number };
   /** The rest of the day as it was chosen last. */
   readonly arranged?: readonly Placed[];
+  /** How it was arranged before whatever happened last. */
+  readonly arrangedBefore?: readonly Placed[];
   /** Whether nothing happened since then that could change it. */
   readonly isArranged: boolean;
   /** Waves that are agreed to be served later, min. */

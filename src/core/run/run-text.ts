@@ -72,9 +72,12 @@ export function slipSentence(
       ? "nothing else moves"
       : `${listed(moved)}${more > 0 ? `, and ${more} more ${more === 1 ? "step moves" : "steps move"}` : ""}`,
     ...beyond,
+    ...(slip.waits.length > 0 ? [`${task(slip.waits[0])} waits longer than it may${moreText(slip.waits.length - 1)}`] : []),
   ].filter((part) => part !== "");
   return `${parts.join("; ")}.`;
 }
+
+const moreText = (more: number): string => (more > 0 ? `, and so ${more === 1 ? "does one more step" : `do ${more} more`}` : "");
 
 /** What the rest of a day, planned again, means: of what moves only what is still to begin. */
 export function slipOfRest(plan: Plan, rest: Replanned, { tasks }: RunState): Slip {

@@ -107,15 +107,20 @@ export function waysOut(
     resource,
     tell: { kind: "doubled", what: resource },
   }));
-  // What waits too long after its heat, and would do so hot.
-  const waiting = new Set(broken.map(([, heat]) => heat));
-  const warm = [...waiting].flatMap((task): WayOut[] => {
-    const step = stepIn(plan, task);
-    const isIt = step && isHeat(step) && step.part === "piece" && state.tasks.get(task)?.held === undefined;
-    return isIt ? [{ code: "keep-warm", task, tell: { kind: "held", task, place: "warm" } }] : [];
-  });
+  const warm = waitingHot(plan, state, broken).map((task): WayOut => ({
+    code: "keep-warm",
+    task,
+    tell: { kind: "held", task, place: "warm" },
+  }));
   return [...rises, ...ovens, ...warm, ...frozen, ...hands, ...back, ...later];
 }
+
+/** Heats whose pieces wait longer for what follows than they should, and could do so hot. */
+export const waitingHot = (plan: Plan, { tasks }: Pick<RunState, "tasks">, broken: Replanned["broken"]): string[] =>
+  [...new Set(broken.map(([, heat]) => heat))].filter((task) => {
+    const step = stepIn(plan, task);
+    return step !== undefined && isHeat(step) && step.part === "piece" && tasks.get(task)?.held === undefined;
+  });
 
 /** So early before what follows is a rise ready that something is done about it, min. */
 const EARLY_MIN = 8;

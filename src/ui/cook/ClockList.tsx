@@ -1,11 +1,16 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { useState } from "react";
+import { doseTexts } from "@/core/item/doses";
 import { stepIn } from "@/core/plan/schema";
 import type { RunningClock } from "@/core/run/stand";
 import { lengthText } from "@/core/shared/clock";
+import { takenLines } from "../plan/taken-weights";
 import { COLOUR } from "../theme/tokens";
 import { useCookedDay } from "./cook-context";
 import { CoreCheck } from "./CoreCheck";
+import { gatesAt } from "./gates-at";
+import { GatesHere } from "./GatesHere";
 import { LidLocked } from "./LidLocked";
 import { lockIn } from "./lock";
 import type { Say } from "./say";
@@ -26,8 +31,15 @@ const HELD_TEXT = { fridge: "in the fridge", "knocked-back": "knocked back, risi
 
 /** What runs without hands: a ring that fills towards ready, when to look, and the answer to the look. */
 export function ClockList({ clocks, say }: Props) {
-  const { plan, state, minute, shown } = useCookedDay();
+  const day = useCookedDay();
+  const { plan, state, minute, made, shown } = day;
   const { task, clock, degrees } = shown;
+  // Said to be right before its time: what is looked at is asked first.
+  const [asked, setAsked] = useState<string>();
+  const dosesIn = (id: string): string[] => {
+    const step = stepIn(plan, id);
+    return step?.doses ? doseTexts(step, takenLines(plan, id, step, made[plan.tasks[id].item])) : [];
+  };
   if (clocks.length === 0) return <Box sx={{ color: COLOUR.soft }}>Nothing runs by itself just now.</Box>;
   const sorted = [...clocks].sort((a, b) => a.lookAt - b.lookAt);
   return (
@@ -37,6 +49,8 @@ export function ClockList({ clocks, say }: Props) {
         const wantedC = stepIn(plan, one.task)?.coreC;
         const core = wantedC === undefined ? undefined : { wantedC, measuredC: state.tasks.get(one.task)?.coreC };
         const isShort = core !== undefined && !(core.measuredC !== undefined && core.measuredC >= core.wantedC);
+        const { isShut, isUnasked } = gatesAt(day, one.task);
+        const isAsked = isDue || one.task === asked;
         const lock = lockIn(plan, state, one, minute);
         return (
           <Box
@@ -63,15 +77,20 @@ export function ClockList({ clocks, say }: Props) {
                 {one.tooFar !== undefined && one.tooFar - minute < SAID_AHEAD_MIN && ` · too far from ${clock(one.tooFar)}`}
               </Box>
               {one.held && <Box sx={{ fontWeight: 600 }}>{HELD_TEXT[one.held]}</Box>}
+              {dosesIn(one.task).map((text) => (
+                <Box key={text}>{text}</Box>
+              ))}
               {lock && <LidLocked task={one.task} reason={lock.reason} until={clock(lock.until)} say={say} />}
               {plan.tasks[one.task].rise && <Warmth task={one.task} say={say} />}
               {core && isDue && !lock && <CoreCheck key={one.task} task={one.task} {...core} degrees={degrees} say={say} />}
+              {isAsked && <GatesHere task={one.task} say={say} />}
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1 }}>
                 {!isShort && !lock && (
                   <Button
                     variant={isDue ? "contained" : "outlined"}
                     sx={PRESS}
-                    onClick={() => say({ kind: "checked", task: one.task, seen: "right" })}
+                    disabled={isShut || (isAsked && isUnasked)}
+                    onClick={() => (isUnasked ? setAsked(one.task) : say({ kind: "checked", task: one.task, seen: "right" }))}
                   >
                     It is right
                   </Button>

@@ -28,7 +28,8 @@ export function Hands({ column, isAlone, say, takenOf }: Props) {
   const [first] = next;
   const asksFirst = ({ task, step, cold }: Doing) => {
     const { ticked, all } = tickedIn(step ? takenWeights(plan, task, step, made[plan.tasks[task].item]) : [], ticks);
-    return cold !== undefined || step?.kind === "fill" || (ticked < all && asksForWeights(plan, state, task));
+    const isWeighed = step?.doses !== undefined || (ticked < all && asksForWeights(plan, state, task));
+    return cold !== undefined || step?.kind === "fill" || isWeighed;
   };
   const asked = next.find(({ task, early }) => task === opened && early?.run.status === "waiting")?.early;
   const shownNow = asked ? [asked, ...now.filter(({ task }) => task !== opened)] : now;

@@ -3,22 +3,16 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useMemo, useState, type ReactNode } from "react";
 import { batchesFor, weighingsOf, type Ingredient } from "@/core/batching/batches";
-import { gateVerdicts } from "@/core/item/gates/answer";
-import { gatesOf } from "@/core/item/gates/gates";
 import { HAZARD_TEXT, hazardsOf } from "@/core/item/hazards";
 import { drawingOf } from "@/core/item/making/drawing/draw";
 import { doseText, dosesFor } from "@/core/item/doses";
 import { isHeat, type Step } from "@/core/item/step";
-import { roomIn } from "@/core/plan/room-in";
 import { oilSetC } from "@/core/run/oil";
-import { gateKey } from "@/core/run/run-state";
-import { risesToCome } from "@/core/run/no-rise";
 import { loadsToCome } from "@/core/run/pilot";
 import { pieceNumbers } from "@/core/run/piece-numbers";
 import { lengthText } from "@/core/shared/clock";
 import { Banner } from "../kit/Banner";
 import { ShapeStages } from "../kit/ShapeStages";
-import { BeforeYouGoOn } from "../plan/BeforeYouGoOn";
 import { IfItGoesWrong } from "../plan/IfItGoesWrong";
 import { PICTURES } from "../plan/shape-pictures";
 import { StepWeights, tickedIn, useWeightTicks } from "../plan/StepWeights";
@@ -28,6 +22,8 @@ import { COLOUR } from "../theme/tokens";
 import { useCookedDay } from "./cook-context";
 import { CoreCheck } from "./CoreCheck";
 import type { Doing } from "./cook.view-model";
+import { gatesAt, gatesBefore } from "./gates-at";
+import { GatesHere } from "./GatesHere";
 import { HowItLooks } from "./HowItLooks";
 import { LidLocked } from "./LidLocked";
 import { OilCheck } from "./OilCheck";
@@ -36,8 +32,6 @@ import { SomethingElse } from "./SomethingElse";
 import { keyed } from "./use-keys";
 import { asksForWeights } from "./weighed";
 
-/** Why a rise was left out. */
-const POWDER = "baking powder in place of dead yeast";
 /** Large enough for a floury thumb. */
 const PRESS = { minHeight: 56, fontSize: "1.15rem", px: 3 } as const;
 
@@ -57,7 +51,8 @@ interface Asked {
 
 /** The one thing to do now: what, one press, how it looks when it is right, what can hurt, what it takes. */
 export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = false }, say, begin, isSmall }: Props) {
-  const { plan, state, minute, gathering, made, shown, devices } = useCookedDay();
+  const day = useCookedDay();
+  const { plan, state, minute, gathering, made, shown, devices } = day;
   const { heat, degrees, weight } = shown;
   const [asked, setAsked] = useState<Asked>();
   const ticks = useWeightTicks(gathering);
@@ -71,12 +66,9 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
   const oilC = oilSetC(step);
   const weights = step && (isWaiting || press === "done") ? takenWeights(plan, task, step, item) : [];
   const { ticked, all } = tickedIn(weights, ticks);
-  const roomC = state.roomC ?? roomIn(plan, minute);
-  const gates = step && item ? gatesOf(item, step, takenLines(plan, task, step, item)).filter(({ kind }) => kind !== "core") : [];
-  const answerOf = (gate: (typeof gates)[number]["kind"]) => state.answers.get(gateKey(task, gate)) ?? {};
-  const verdicts = gateVerdicts(gates, answerOf, roomC);
-  const isShut = verdicts.includes("shut");
-  const isUnasked = verdicts.includes("unanswered");
+  const { isShut, isUnasked } = gatesAt(day, task);
+  const before = gatesBefore(day, task);
+  const isHeld = before.shut.length > 0;
   // What is filled has to be cold before it begins; everything else is looked at before it is over.
   const isGatedStart = step?.kind === "fill";
   const hazards = step ? hazardsOf(step) : [];
@@ -98,6 +90,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
           ]
         : []),
       ...(isUnasked && isBegin === isGatedStart ? ["the question below is not answered"] : []),
+      ...(isWaiting ? before.unasked.map((one) => `what is asked of “${shown.task(one)}” is not answered`) : []),
     ];
     if (why.length === 0) return go();
     setAsked({ why, go });
@@ -152,6 +145,11 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
           {shown.clock(run.expectedEnd)}
         </Box>
       )}
+      {before.shut.map((one) => (
+        <Box key={one} sx={{ mt: 1.5, fontSize: "1.2rem" }}>
+          <Banner kind="caution">Not yet: “{shown.task(one)}” is not as it should be, see there.</Banner>
+        </Box>
+      ))}
       {isSoon && (
         <Box sx={{ mt: 1.5, fontSize: "1.2rem" }}>
           <Banner kind="note" role="status" title="Soon due: have a look, and listen">
@@ -162,7 +160,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
       {isLocked && press === "judge" && <LidLocked task={task} reason={lock.reason} until={shown.clock(lock.until)} say={say} />}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mt: 2 }}>
         {press === "done" && (
-          <Button variant="contained" sx={PRESS} disabled={isShut} onClick={done} {...keyed("d")}>
+          <Button variant="contained" sx={PRESS} disabled={isShut || isHeld} onClick={done} {...keyed("d")}>
             Done
           </Button>
         )}
@@ -171,7 +169,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
             {...keyed("d")}
             variant="contained"
             sx={PRESS}
-            disabled={isShut && isGatedStart}
+            disabled={(isShut && isGatedStart) || isHeld}
             onClick={() => guarded(begin, { isBegin: true })}
           >
             It is in: begin
@@ -191,7 +189,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
           <Button
             variant="outlined"
             sx={PRESS}
-            disabled={isShut && isGatedStart}
+            disabled={(isShut && isGatedStart) || isHeld}
             onClick={() => guarded(begin, { isBegin: true })}
           >
             Begin
@@ -232,24 +230,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
           </Banner>
         </Box>
       )}
-      {gates.length > 0 && (
-        <BeforeYouGoOn
-          isLarge
-          gates={gates}
-          roomC={roomC}
-          shown={shown}
-          answerOf={answerOf}
-          onAnswer={(gate, { seen, note }) => {
-            setAsked(undefined);
-            if (seen) say({ kind: "answered", task, gate, seen, ...(note !== undefined && { note }) });
-          }}
-          onPowder={(gate) => {
-            say({ kind: "answered", task, gate, seen: { kind: "instead" } });
-            for (const rise of risesToCome(plan, state, task)) say({ kind: "skipped", task: rise, reason: POWDER });
-          }}
-          late={{ text: (minutes) => `Wait ${minutes} min`, press: late }}
-        />
-      )}
+      <GatesHere task={task} say={say} onAnswer={() => setAsked(undefined)} />
       {oilC !== undefined && <OilCheck task={task} wantedC={oilC} degrees={degrees} say={say} />}
       {press === "judge" && step?.coreC !== undefined && !isLocked && (
         <CoreCheck task={task} wantedC={step.coreC} measuredC={run.coreC} degrees={degrees} say={say} />

@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import { memo } from "react";
 import { targetName } from "@/core/plan/targets";
 import { pilotsIn } from "@/core/run/pilot";
-import { waysOut } from "@/core/run/ways-out";
+import { waitingHot, waysOut } from "@/core/run/ways-out";
 import { lengthText } from "@/core/shared/clock";
 import { listed } from "@/core/shared/words";
 import { ClockList } from "./ClockList";
@@ -27,12 +27,16 @@ interface Props {
 /** What each pair of hands does now, and beside it all that runs, heats, or will not wait. */
 export const NowView = memo(function NowView({ model, columns, isEverybody, takenOf, say }: Props) {
   const { plan, state, shown } = useCookedDay();
+  const waiting = waitingHot(plan, state, model.broken);
   return (
     <>
-      {model.late.length > 0 && (
+      {(model.late.length > 0 || waiting.length > 0) && (
         <WaysCard
           label="Ways out"
-          title={listed(model.late.map((one) => `${targetName(plan, one.target)} ${lengthText(one.minutes)} late`))}
+          title={listed([
+            ...model.late.map((one) => `${targetName(plan, one.target)} ${lengthText(one.minutes)} late`),
+            ...waiting.map((task) => `${shown.task(task)} waits longer than it should`),
+          ])}
           ways={() => waysOut(plan, state, model)}
           say={say}
         />

@@ -9,6 +9,7 @@ import { foodWindows, windowLevel, type FoodWindow } from "@/core/run/windows";
 import { lockIn } from "./lock";
 import { windowTitle } from "./window-text";
 import { clocksOf, cooksNow, firstLookAfter, foodClocks, type FoodClock, type RunningClock } from "@/core/run/stand";
+import { sinceLast } from "@/core/run/rest-of-day";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "@/core/run/run-text";
 import type { Replanned } from "@/core/schedule/replan/replan";
 
@@ -93,7 +94,7 @@ export function cookModel(
   const food = foodClocks(plan, state, now);
   const windows = foodWindows(plan, state, { problem: plan.problem, solution }, now);
   const heats = heatsToSet(plan, state, { solution });
-  const slip = rest && slipOfRest(plan, rest, state);
+  const slip = rest && slipOfRest(plan, sinceLast(plan, state, rest), state);
   const warnings: Warning[] = [
     ...state.odd.slice(-1),
     ...clockWarnings(clocks, now).filter(({ code }) => code === "too-far"),

@@ -6,8 +6,9 @@ import { beganId, isDeadline, type ExecutionState } from "./execution-state";
 const LATE_COST = 5;
 
 /**
- * The rest of a day in which more and more gives way: nothing, deadlines, the end of hours, pauses, and at last how long
- * what is begun may wait and whether anybody has their hands free to look after it. All have the same tasks.
+ * The rest of a day in which more and more gives way: nothing, deadlines, the end of hours, pauses, how long what is over
+ * may be waited on, and at last how long what is under way is waited on and whether anybody has their hands free to look after it. All
+ * have the same tasks.
  */
 export function rungsOf(strict: Problem, soFar: ExecutionState): Problem[] {
   const fixed = new Set([...soFar.done.map((d) => d.id), ...soFar.running.map((r) => beganId(r.id)), ...soFar.locked]);
@@ -16,8 +17,9 @@ export function rungsOf(strict: Problem, soFar: ExecutionState): Problem[] {
   const gone = new Set(soFar.gone);
   const long = withHours(soft, (hours, pool) => (gone.has(pool) ? hours : runOn(hours)));
   const through = withHours(long, (hours, pool) => (gone.has(pool) ? hours : unbroken(hours)));
-  const tasks = patient(soft.tasks, soFar);
-  const rungs = [strict, soft, long, through, { ...through, tasks }];
+  const waiting = { ...through, tasks: waitedOn(soft.tasks, soFar) };
+  const tasks = patient(waiting.tasks, soFar);
+  const rungs = [strict, soft, long, through, waiting, { ...through, tasks }];
   // Whoever left is asked back only where nothing goes without them.
   const asked = withHours(through, (hours, pool) => (gone.has(pool) ? unbroken(runOn(hours)) : hours));
   return gone.size === 0 ? rungs : [...rungs, { ...asked, tasks }];
@@ -36,19 +38,29 @@ function softened(problem: Problem, fixed: ReadonlySet<string>, now: number): Pr
   };
 }
 
+/** The tasks where what is over may be waited on for longer than it should be. */
+function waitedOn(tasks: readonly Task[], { done }: ExecutionState): Task[] {
+  const over = new Set(done.map(({ id }) => id));
+  return tasks.map((task) => withoutMost(task, over));
+}
+
+/** A task that may begin as late after some others as it must. */
+const withoutMost = (task: Task, others: ReadonlySet<string>): Task => ({
+  ...task,
+  after: task.after.map((link) => (others.has(link.task) ? { ...link, max: undefined } : link)),
+});
+
 /**
- * The tasks where what is over or under way may be waited on for longer than it should be, and where what goes on by itself
- * is looked after by hands that are at something else.
+ * The tasks where what is under way may be waited on for longer than it should be, and is looked after by hands that are at something
+ * else.
  */
-function patient(tasks: readonly Task[], { done, running }: ExecutionState): Task[] {
-  const begun = new Map<string, { start: number; end?: number }>([...done, ...running].map((task) => [task.id, task]));
-  return tasks.map((task) => {
-    const { duration } = task;
-    const own = begun.get(task.id);
-    const after = task.after.map((link) => (begun.has(link.task) ? { ...link, max: undefined } : link));
-    if (!own) return { ...task, after };
+function patient(tasks: readonly Task[], { running }: ExecutionState): Task[] {
+  const begun = new Set(running.map(({ id }) => id));
+  return tasks.map((each) => {
+    const task = withoutMost(each, begun);
+    if (!begun.has(task.id)) return task;
     // A look takes whoever is nearest, whatever else they are at.
     const uses = task.uses.map((use) => (use.from === undefined ? use : { ...use, minutes: 0 }));
-    return { ...task, after, uses, ...(Array.isArray(duration) && { duration: [duration[0], duration[1] + OVERRUN] }) } as Task;
+    return { ...task, uses };
   });
 }

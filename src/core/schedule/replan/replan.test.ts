@@ -187,6 +187,47 @@ describe("the rest of a day", () => {
     expect(held(18)).toMatchObject({ unattended: [], solution: { tasks: expect.anything() } });
     expect(held(30).unattended).toEqual([{ id: "stew", minute: 20 }]);
   });
+  describe("what is under way and may not go on for long", () => {
+    const meat = expectProblem({
+      format: "unisynth-problem/1",
+      horizon: 300,
+      resources: [
+        { id: "ada", kind: "pool", capacity: 1 },
+        { id: "ben", kind: "pool", capacity: 1, calendar: [[0, 5, 1]] },
+      ],
+      tasks: [
+        { id: "soda", duration: [8, 24], uses: [] },
+        { id: "rinse", duration: 3, uses: [{ resource: "ada" }], after: [{ task: "soda", max: 0 }] },
+        { id: "dough", duration: 10, uses: [] },
+        { id: "roll", duration: 10, uses: [{ resource: "ada" }], after: [{ task: "dough", max: 15 }] },
+      ],
+      costs: { makespan: 0, span: 0 },
+    });
+    const old = {
+      ...solve(meat, LIMITS),
+      tasks: [
+        { id: "soda", start: 40, end: 50, taken: [] },
+        { id: "rinse", start: 50, end: 53, taken: ["ada"] },
+        { id: "dough", start: 43, end: 53, taken: [] },
+        { id: "roll", start: 55, end: 65, taken: ["ada"] },
+      ],
+    };
+    const soFar = { now: 10, running: [{ id: "soda", start: 10, noEarlier: 18 }], locked: [], changed: [] };
+    const endOf = ({ solution }: Replanned, id: string) => solution.tasks.find((task) => task.id === id)!.end;
+    test("ends on time where something else that is over has to be waited on for too long", () => {
+      // The dough was ready half an hour before anybody meant to roll it, and hands are at something else for a while.
+      const busy = { ...soFar, done: [{ id: "dough", start: 0, end: 10 }], changed: [{ id: "roll", notBefore: 40 }] };
+      const got = replan(meat, old, busy, LIMITS);
+      expect(endOf(got, "soda") - 10).toBeLessThanOrEqual(24);
+      expect(got.broken).toEqual([["roll", "dough"]]);
+    });
+    test("is said where nothing can be begun after it in time", () => {
+      const late = { ...soFar, done: [], changed: [{ id: "rinse", notBefore: 40 }] };
+      const got = replan(meat, old, late, LIMITS);
+      expect(endOf(got, "soda")).toBeLessThanOrEqual(34);
+      expect(got.broken).toEqual([["rinse", "soda"]]);
+    });
+  });
   test("however late, there is a way to go on, and the first one told keeps the rules", () =>
     fc.assert(
       fc.property(anyProblem(6), fc.integer({ min: 0, max: 200 }), fc.integer({ min: 1, max: 90 }), (input, minute, more) => {

@@ -1,6 +1,6 @@
 import { Budget, type SolveOptions } from "../budget";
 import { candidatesOf, takenIn, type Problem } from "../problem";
-import type { Solution } from "../solution";
+import type { Placed, Solution } from "../solution";
 import { refused } from "../refused";
 import { compile, hasSameShape } from "../compile";
 import type { Model } from "../model";
@@ -167,6 +167,17 @@ function beyondHours(problem: Problem, solution: Solution): { resource: string; 
   return [...most].map(([resource, minutes]) => ({ resource, minutes }));
 }
 
+/** What stands elsewhere than it did. */
+export function movesBetween(old: readonly Placed[], tasks: readonly Placed[]): Move[] {
+  const placed = new Map(old.map((task) => [task.id, task]));
+  return tasks.flatMap(({ id, start, end }): Move[] => {
+    const was = placed.get(id);
+    return !was || (was.start === start && was.end === end)
+      ? []
+      : [{ id, from: { start: was.start, end: was.end }, to: { start, end } }];
+  });
+}
+
 interface Before {
   readonly problem: Problem;
   readonly old: Solution;
@@ -198,12 +209,7 @@ function answerOf(solver: Solver, solved: Problem, { problem, old, strict, begun
   const solution = solver.best ? solver.solution() : refused(solved, solver.refusal());
   const today = solution.tasks.filter((task) => placed.has(task.id));
   const at = new Map(today.map((task) => [task.id, task]));
-  const moves = today.flatMap((task): Move[] => {
-    const was = placed.get(task.id)!;
-    return was.start === task.start && was.end === task.end
-      ? []
-      : [{ id: task.id, from: { start: was.start, end: was.end }, to: { start: task.start, end: task.end } }];
-  });
+  const moves = movesBetween(old.tasks, today);
   const late = today.flatMap((task) => {
     const minutes = task.end - (deadlines.get(task.id) ?? Infinity);
     return minutes > 0 ? [{ id: task.id, minutes }] : [];
@@ -216,5 +222,6 @@ function answerOf(solver: Solver, solved: Problem, { problem, old, strict, begun
     ),
   );
   const beyond = beyondHours({ ...strict, resources: problem.resources }, solution);
-  return { solution, moves, broken, late, beyond, unattended: unattendedIn(strict, solution, running), problem: solved };
+  const unattended = unattendedIn(strict, solution, running);
+  return { solution, moves, broken, late, beyond, unattended, problem: solved };
 }

@@ -1,0 +1,155 @@
+import { cooking, runOf } from "./cooking";
+import { demoServer } from "./demo-server";
+import { expect, test, type Page } from "./test";
+
+/** A day with items of one's own: doses by what is weighed, dead yeast, and what is ready too early or too late. */
+
+if (!process.env.SHOTS) test.describe.configure({ mode: "serial" });
+const own = demoServer();
+const { fits, nowOf, practise, withPressed, toldIn } = cooking(own);
+
+interface Told {
+  readonly name: string;
+  readonly makes: number;
+  readonly dough: string;
+  readonly filling: string;
+  readonly done: string;
+}
+
+/** Keeps an item, and stands on its desk. */
+async function keep(page: Page, { name, makes, dough, filling, done }: Told) {
+  await page.goto(`${own.url}/items/new`);
+  await page.getByRole("textbox", { name: "Name", exact: true }).fill(name);
+  await page.getByLabel("Pieces it makes").fill(String(makes));
+  await page.getByRole("textbox", { name: "Dough", exact: true }).fill(dough);
+  await page.getByRole("textbox", { name: "Filling", exact: true }).fill(filling);
+  await page.getByLabel("What is done").fill(done);
+  await page.getByRole("button", { name: "Keep this item" }).click();
+  await expect(page.getByLabel("Name of the item")).toHaveValue(name);
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+}
+
+/** Serves nothing but so many pieces of it at the small lunch. */
+async function serve(page: Page, instead: string, name: string, pieces: number) {
+  await page.goto(`${own.url}/g/first-try`);
+  await page.getByRole("button", { name: `Remove ${instead}` }).click();
+  await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
+  await page.getByRole("option", { name }).click();
+  await page.getByLabel(`Pieces of ${name} asked for`).fill(String(pieces));
+  const cooks = page.getByRole("region", { name: "Who cooks" });
+  const other = cooks.getByRole("button", { name: /other hours this time/ });
+  if (await other.isVisible()) {
+    await other.click();
+    await cooks.getByRole("button", { name: "More hours" }).click();
+  }
+  if (process.env.SHOTS) {
+    await page.waitForTimeout(8000);
+    await page.screenshot({ path: ".scratch/q0.png", fullPage: true });
+  }
+  await fits(page);
+}
+
+test("meat takes its soda by what there is of it, in grams and level spoons, on the sheet, the list and at the stove", async ({
+  page,
+}) => {
+  await keep(page, {
+    name: "Jetty pies",
+    makes: 12,
+    dough: "500 g flour\n250 g butter, cold\n120 g water",
+    filling: "750 g raw beef, cut small\n10 g salt\n2 spring onions",
+    done: "Roll out, fill, fold over. Bake at 190 C for 35 min.",
+  });
+  await page
+    .getByRole("region", { name: "Where cooks differ" })
+    .getByRole("button", { name: "a quarter of an hour, then rinsed" })
+    .click();
+  await expect(page.getByRole("region", { name: "Steps", exact: true })).toContainText(
+    "Baking soda: 2.3 g (½ tsp level), for 750 g of meat.",
+  );
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  await serve(page, "Slipway pies", "Jetty pies", 12);
+  await page.getByRole("link", { name: "Quantities" }).click();
+  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q1.png", fullPage: true });
+  const sheet = page.getByRole("article", { name: /^Jetty pies, Filling/ });
+  const dose = "2.3 g (½ tsp level), for 750 g of meat";
+  await expect(sheet).toContainText(`Baking soda: ${dose}`);
+  await expect(sheet).toContainText("Raw, in a bowl of its own: cold until it goes in");
+  await page.getByRole("button", { name: "Shopping list" }).click();
+  await expect(page.getByRole("region", { name: "Shopping list" }).getByText("Baking soda", { exact: true })).toBeVisible();
+  const tasks = await practise(page, "first-try");
+  const soda = tasks.findIndex((task) => /tenderise-meat/.test(task));
+  await withPressed(
+    page,
+    runOf(page),
+    tasks.slice(0, soda).map((task) => ({ kind: "done", task })),
+  );
+  await page
+    .getByRole("button", { name: /filling.*begin now$/ })
+    .first()
+    .click();
+  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q2.png", fullPage: true });
+  await expect(nowOf(page, "Teo")).toContainText(`Baking soda: ${dose}`);
+  await nowOf(page, "Teo").getByRole("button", { name: "It is in: begin" }).click();
+  await expect(page.getByRole("region", { name: "Runs by itself" })).toContainText(`Baking soda: ${dose}.`);
+  // Rinsed on time, whatever else the hands have to do.
+  await expect(page.getByRole("region", { name: "Food that will not wait" })).toContainText(/rinse from \d\d:\d\d on/);
+  if (process.env.SHOTS) await page.waitForTimeout(5000);
+  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q2.png", fullPage: true });
+});
+
+test("yeast without froth: thrown away, or baking powder by the flour at hand and no rise left of the day", async ({ page }) => {
+  await keep(page, {
+    name: "Jetty buns",
+    makes: 12,
+    dough: "400 g flour\n240 g water\n6 g active dry yeast\n40 g sugar",
+    filling: "300 g ham",
+    done: "Wake the yeast in the water. Let rise 1 hour. Fill. Let rise 30 min. Bake at 180 C for 20 min.",
+  });
+  await serve(page, "Jetty pies", "Jetty buns", 12);
+  const tasks = await practise(page, "first-try");
+  const wake = tasks.findIndex((task) => /wake-yeast/.test(task));
+  await withPressed(page, runOf(page), [
+    ...tasks.slice(0, wake).map((task) => ({ kind: "done", task })),
+    { kind: "started", task: tasks[wake], afterMin: 1 },
+    { kind: "paced", rate: 1, wall: new Date().toISOString(), afterMin: 13 },
+  ]);
+  if (process.env.SHOTS) { await page.waitForTimeout(6000); console.log(tasks.join("\n")); await page.screenshot({ path: ".scratch/q3.png", fullPage: true }); }
+  const gate = page.getByRole("group", { name: "Before you go on" });
+  await gate.getByRole("group", { name: "Froth" }).getByRole("button", { name: "no" }).click();
+  await expect(gate).toContainText(/throw it away before flour goes in.*No other in the house\? 1[67](\.\d)? g of baking powder/);
+  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q3.png", fullPage: true });
+  await gate.getByRole("button", { name: "Baking powder instead: no rise" }).click();
+  await expect(gate).toContainText("With baking powder: nothing rises, go on.");
+  await expect
+    .poll(async () => (await toldIn(page, runOf(page))).filter(({ kind }) => kind === "skipped").length)
+    .toBeGreaterThanOrEqual(2);
+  await expect(page.getByTestId("rest")).not.toHaveText(/being worked out/, { timeout: 30_000 });
+  await page.getByRole("button", { name: "The day", exact: true }).click();
+  const rises = page
+    .getByRole("list", { name: "The day" })
+    .getByRole("listitem")
+    .filter({ hasText: /Jetty buns.*(rise|proof)/i });
+  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q4.png", fullPage: true });
+});
+
+test("a rise that is ready early is laid cold, by what each way comes to", async ({ page }) => {
+  const tasks = await practise(page, "launch-night");
+  const rise = tasks.find((task) => /-(bulk|proof|rise)[^/]*\//.test(task));
+  expect(rise).toBeDefined();
+  await withPressed(page, runOf(page), [
+    ...tasks.slice(0, tasks.indexOf(rise!)).map((task) => ({ kind: "done", task })),
+    { kind: "started", task: rise },
+    { kind: "paced", rate: 1, wall: new Date().toISOString(), afterMin: 40 },
+  ]);
+  if (process.env.SHOTS) {
+    await page.waitForTimeout(5000);
+    await page.screenshot({ path: ".scratch/q5.png", fullPage: true });
+  }
+  const early = page.getByRole("region", { name: /^Early: / });
+  await expect(early).toContainText("Ready already?");
+  await early.getByRole("button", { name: "What can be done?" }).click();
+  const way = early.getByRole("listitem").filter({ hasText: "into the fridge until its time" });
+  await expect(way).toContainText(/begins \d\d:\d\d/, { timeout: 60_000 });
+  await way.getByRole("button", { name: "Do this" }).click();
+  await expect(page.getByRole("region", { name: "Runs by itself" })).toContainText("in the fridge");
+});
