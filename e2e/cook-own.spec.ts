@@ -91,6 +91,10 @@ test("meat takes its soda by what there is of it, in grams and level spoons, on 
   await expect(nowOf(page, "Teo")).toContainText(`Baking soda: ${dose}`);
   await nowOf(page, "Teo").getByRole("button", { name: "It is in: begin" }).click();
   await expect(page.getByRole("region", { name: "Runs by itself" })).toContainText(`Baking soda: ${dose}.`);
+  // The hands are wanted before it is too far, although the plan had them rinse later.
+  await expect(page.getByTestId("rest")).toContainText(/Mix filling for 12 Jetty pies begins \d\d:\d\d instead of \d\d:\d\d/, {
+    timeout: 30_000,
+  });
   // Rinsed on time, whatever else the hands have to do.
   await expect(page.getByRole("region", { name: "Food that will not wait" })).toContainText(/rinse from \d\d:\d\d on/);
   if (process.env.SHOTS) await page.waitForTimeout(5000);
@@ -113,7 +117,11 @@ test("yeast without froth: thrown away, or baking powder by the flour at hand an
     { kind: "started", task: tasks[wake], afterMin: 1 },
     { kind: "paced", rate: 1, wall: new Date().toISOString(), afterMin: 13 },
   ]);
-  if (process.env.SHOTS) { await page.waitForTimeout(6000); console.log(tasks.join("\n")); await page.screenshot({ path: ".scratch/q3.png", fullPage: true }); }
+  if (process.env.SHOTS) {
+    await page.waitForTimeout(6000);
+    console.log(tasks.join("\n"));
+    await page.screenshot({ path: ".scratch/q3.png", fullPage: true });
+  }
   const gate = page.getByRole("group", { name: "Before you go on" });
   await gate.getByRole("group", { name: "Froth" }).getByRole("button", { name: "no" }).click();
   await expect(gate).toContainText(/throw it away before flour goes in.*No other in the house\? 1[67](\.\d)? g of baking powder/);
@@ -130,6 +138,32 @@ test("yeast without froth: thrown away, or baking powder by the flour at hand an
     .getByRole("listitem")
     .filter({ hasText: /Jetty buns.*(rise|proof)/i });
   if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q4.png", fullPage: true });
+});
+
+test("a piece that came out heavy is planned into the last load, for as long as it takes", async ({ page }) => {
+  const tasks = await practise(page, "first-try");
+  const divide = tasks.findIndex((task) => /\/divide\//.test(task));
+  await withPressed(
+    page,
+    runOf(page),
+    tasks.slice(0, divide).map((task) => ({ kind: "done", task })),
+  );
+  await page
+    .getByRole("button", { name: /^Divide .*begin now$/ })
+    .first()
+    .click();
+  const card = nowOf(page, "Teo");
+  await card.getByText(/^Weigh the pieces:/).click();
+  await card.getByLabel("Weight of piece 1, g").fill("95");
+  await card.getByRole("button", { name: "Add" }).click();
+  const heavy = card.getByRole("group", { name: "Heavy pieces" });
+  await expect(heavy).toContainText(/95 g: last into “Bake .*”, \d+ min longer there than the others, which come out first/);
+  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q7.png", fullPage: true });
+  await heavy.getByRole("button", { name: "Plan it so" }).click();
+  await expect(heavy).toContainText("Planned so.");
+  await expect
+    .poll(async () => (await toldIn(page, runOf(page))).find(({ kind }) => kind === "odd"))
+    .toMatchObject({ grams: [95] });
 });
 
 test("a rise that is ready early is laid cold, by what each way comes to", async ({ page }) => {
@@ -152,4 +186,27 @@ test("a rise that is ready early is laid cold, by what each way comes to", async
   await expect(way).toContainText(/begins \d\d:\d\d/, { timeout: 60_000 });
   await way.getByRole("button", { name: "Do this" }).click();
   await expect(page.getByRole("region", { name: "Runs by itself" })).toContainText("in the fridge");
+});
+
+test("pieces that are done long before their wave are kept hot with one press, and wait so", async ({ page }) => {
+  const tasks = await practise(page, "launch-night");
+  const steam = tasks.find((task) => /-steam\//.test(task))!;
+  await withPressed(page, runOf(page), [
+    ...tasks.slice(0, tasks.indexOf(steam)).map((task) => ({ kind: "done", task })),
+    { kind: "started", task: steam, afterMin: 1 },
+    { kind: "measured", task: steam, what: "core", value: 95, afterMin: 20 },
+    { kind: "done", task: steam, afterMin: 21 },
+    { kind: "paced", rate: 1, wall: new Date().toISOString(), afterMin: 25 },
+  ]);
+  const ways = page.getByRole("region", { name: "Ways out" });
+  await expect(ways).toContainText(/Steam .* waits longer than it should/, { timeout: 30_000 });
+  await ways.getByRole("button", { name: "What can be done?" }).click();
+  const way = ways.getByRole("listitem").filter({ hasText: /^Steam .* kept hot until the rest is ready/ });
+  await expect(way).toContainText("local rules come first", { timeout: 60_000 });
+  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q6.png", fullPage: true });
+  await way.getByRole("button", { name: "Do this" }).click();
+  await expect(ways).not.toContainText(/Steam .* waits longer than it should/, { timeout: 30_000 });
+  await expect
+    .poll(async () => (await toldIn(page, runOf(page))).find(({ kind }) => kind === "held"))
+    .toMatchObject({ task: steam, place: "warm" });
 });

@@ -117,6 +117,18 @@ export const EventSchema = z.discriminatedUnion("kind", [
   z.object({ ...common, kind: z.literal("piloted"), task }),
   /** Loads of a step take so many minutes, as its first piece showed. */
   z.object({ ...common, kind: z.literal("retimed"), task, minutes: minutes(1, 600), note: line.optional() }),
+  /** Pieces that came out heavy go into this load and stay in so many minutes longer than the others: g of dough each. */
+  z.object({
+    ...common,
+    kind: z.literal("odd"),
+    task,
+    grams: z
+      .array(z.number({ error: "g from 0 to 10,000" }).min(0).max(10_000))
+      .min(1)
+      .max(200)
+      .readonly(),
+    minutes: minutes(1, 600),
+  }),
   /** An oven, a steamer or the oil is set: its heat is on. */
   z.object({ ...common, kind: z.literal("set"), what: name, value: z.number({ error: "°C from 0 to 320" }).min(0).max(320) }),
   /** From here two trays at once go into an oven that had one. */

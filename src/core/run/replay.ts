@@ -27,6 +27,10 @@ export function plannedMinutes(plan: Plan): Map<string, number> {
   );
 }
 
+/** How long a task takes as it is known by now, min. */
+export const lengthIn = (run: Pick<TaskRun, "minutes" | "odd"> | undefined, plannedMin: number): number =>
+  (run?.minutes ?? plannedMin) + (run?.odd?.minutes ?? 0);
+
 /**
  * Where a day stands after what happened: the same whatever order the events came in, and however often each came. A step that is
  * judged is over when somebody says so, not when its time is.
@@ -213,6 +217,8 @@ class Replay {
         return this.set(task, { ...was, pilotSince: minute, notBefore: minute + this.lengthOf(task) });
       case "retimed":
         return this.retimed(task, event.minutes);
+      case "odd":
+        return this.withOdd(task, was, { grams: event.grams, minutes: event.minutes });
       case "lost":
       case "frozen":
         return this.gone(task, minute, event.kind);
@@ -221,7 +227,13 @@ class Replay {
 
   /** How long a task takes when it is begun now, min. */
   private lengthOf(task: string): number {
-    return this.tasks.get(task)?.minutes ?? this.planned.get(task)!;
+    return lengthIn(this.tasks.get(task), this.planned.get(task)!);
+  }
+
+  /** Heavy pieces go into a load: what was said of them before no longer counts. */
+  private withOdd(task: string, was: TaskRun, odd: NonNullable<TaskRun["odd"]>): void {
+    const more = odd.minutes - (was.odd?.minutes ?? 0);
+    this.set(task, { ...was, odd, ...(was.expectedEnd !== undefined && { expectedEnd: was.expectedEnd + more }) });
   }
 
   /** A rise that is ready too early: cold it waits, knocked back it rises once more, in about half the time. */

@@ -4,11 +4,14 @@ import type { ExecutionState } from "../schedule/replan/execution-state";
 import { movesBetween, replan, type Replanned, type ReplanOptions } from "../schedule/replan/replan";
 import type { Solution } from "../schedule/solution";
 import { withHelpers, withStandIns } from "./helpers";
+import { lengthIn, plannedMinutes } from "./replay";
 import { isOpen, type RunState } from "./run-state";
 import { withTwoTrays } from "./two-trays";
 
 /** What the scheduler has to know of a day that is under way, whole minutes. */
-export function executionOf({ problem }: Plan, { tasks }: RunState, now: number): ExecutionState {
+export function executionOf(plan: Plan, { tasks }: RunState, now: number): ExecutionState {
+  const { problem } = plan;
+  const planned = plannedMinutes(plan);
   const mayWait = new Set(problem.tasks.flatMap(({ id, duration }) => (Array.isArray(duration) ? [id] : [])));
   const done: { id: string; start: number; end: number }[] = [];
   const running: { id: string; start: number; end?: number; noEarlier?: number }[] = [];
@@ -18,11 +21,13 @@ export function executionOf({ problem }: Plan, { tasks }: RunState, now: number)
     else if (task.status === "running") {
       const ready = Math.max(now, task.expectedEnd ?? now);
       running.push({ id, start: task.start!, ...(mayWait.has(id) ? { noEarlier: ready } : { end: ready }) });
-    } else if (task.notBefore !== undefined || task.minutes !== undefined)
+    } else if (task.notBefore !== undefined || task.minutes !== undefined || task.odd)
       changed.push({
         id,
         ...(task.notBefore !== undefined && { notBefore: task.notBefore }),
-        ...(task.minutes !== undefined && { minutes: leastFor(problem, id, task.minutes) }),
+        ...((task.minutes !== undefined || task.odd) && {
+          minutes: leastFor(problem, id, lengthIn(task, planned.get(id)!)),
+        }),
       });
   }
   return { now, done, running, locked: [], changed };

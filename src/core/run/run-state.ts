@@ -31,6 +31,8 @@ export interface TaskRun {
   readonly notBefore?: number;
   /** It takes so many minutes, as a first piece showed. */
   readonly minutes?: number;
+  /** Heavy pieces in it, g of dough each, and how many minutes they stay in longer than the others. */
+  readonly odd?: { readonly grams: readonly number[]; readonly minutes: number };
   /** When one piece went into the heat before the others. */
   readonly pilotSince?: number;
   /** Where it waits, being ready too early, and since when. */

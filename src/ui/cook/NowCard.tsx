@@ -26,6 +26,7 @@ import { gatesAt, gatesBefore } from "./gates-at";
 import { GatesHere } from "./GatesHere";
 import { HowItLooks } from "./HowItLooks";
 import { LidLocked } from "./LidLocked";
+import { OddPieces } from "./OddPieces";
 import { OilCheck } from "./OilCheck";
 import type { Say } from "./say";
 import { SomethingElse } from "./SomethingElse";
@@ -240,6 +241,12 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
       )}
       {step?.do && <Box sx={{ mt: 1.5, fontSize: isSmall ? "1.15rem" : "1.35rem" }}>{heat(step.do)}</Box>}
       {step && <DoseLines step={step} lines={takenLines(plan, task, step, item)} />}
+      {run.odd && (
+        <Line name="Heavy ones">
+          {run.odd.grams.map((grams) => `${grams} g`).join(", ")} of dough: they stay in {run.odd.minutes} min longer, the others
+          come out first
+        </Line>
+      )}
       {numbers && (
         <Line name="Pieces">
           {numbers.from} to {numbers.to}, in the order in which they were made; the rest stays covered
@@ -263,6 +270,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
           pieces={dough.pieces}
           doughG={dough.pieces * item.piece.doughG}
           ratio={item.piece.fillingG / item.piece.doughG}
+          oddOnes={(grams, rightG) => <OddPieces item={itemId} say={say} {...{ grams, rightG }} />}
           read={devices && ((nth) => devices.scaleG(task, nth))}
         />
       )}

@@ -2,7 +2,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Chip from "@mui/material/Chip";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { fillForPiece, weighIn } from "@/core/quantities/portions";
 import { NumberField } from "../kit/NumberField";
 import { useStored } from "../kit/use-stored";
@@ -13,6 +13,8 @@ interface Props {
   readonly pieces: number;
   readonly doughG: number;
   readonly ratio: number;
+  /** What is done about pieces that are too heavy or too light: all that were weighed, and what is right, g. */
+  readonly oddOnes?: (grams: readonly number[], rightG: number) => ReactNode;
   /** What a connected scale reads of a piece; undefined without one. */
   readonly read?: ((nth: number) => number | undefined) | undefined;
 }
@@ -22,7 +24,7 @@ const TOLERANCE_PCT = 5;
 const tenth = (grams: number): string => (Math.round(grams * 10) / 10).toString();
 
 /** Pieces as they come off the scale: what is accepted, what the rest must average, and the filling of an odd one. */
-export function WeighIn({ id, pieces, doughG, ratio, read }: Props) {
+export function WeighIn({ id, pieces, doughG, ratio, oddOnes, read }: Props) {
   const [text, put] = useStored(`unisynth-weighed-${id}`);
   const [typed, setTyped] = useState<number | undefined>(undefined);
   const [round, setRound] = useState(0);
@@ -96,6 +98,7 @@ export function WeighIn({ id, pieces, doughG, ratio, read }: Props) {
           needs about 5 min more.
         </Box>
       )}
+      {weighed.some(odd) && oddOnes?.(weighed, doughG / pieces)}
     </Box>
   );
 }
