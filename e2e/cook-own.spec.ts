@@ -4,7 +4,7 @@ import { expect, test, type Page } from "./test";
 
 /** A day with items of one's own: doses by what is weighed, dead yeast, and what is ready too early or too late. */
 
-if (!process.env.SHOTS) test.describe.configure({ mode: "serial" });
+test.describe.configure({ mode: "serial" });
 const own = demoServer();
 const { fits, nowOf, practise, withPressed, toldIn } = cooking(own);
 
@@ -42,10 +42,6 @@ async function serve(page: Page, instead: string, name: string, pieces: number) 
     await other.click();
     await cooks.getByRole("button", { name: "More hours" }).click();
   }
-  if (process.env.SHOTS) {
-    await page.waitForTimeout(8000);
-    await page.screenshot({ path: ".scratch/q0.png", fullPage: true });
-  }
   await fits(page);
 }
 
@@ -69,7 +65,6 @@ test("meat takes its soda by what there is of it, in grams and level spoons, on 
   await expect(page.getByText("Saved", { exact: true })).toBeVisible();
   await serve(page, "Slipway pies", "Jetty pies", 12);
   await page.getByRole("link", { name: "Quantities" }).click();
-  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q1.png", fullPage: true });
   const sheet = page.getByRole("article", { name: /^Jetty pies, Filling/ });
   const dose = "2.3 g (½ tsp level), for 750 g of meat";
   await expect(sheet).toContainText(`Baking soda: ${dose}`);
@@ -87,7 +82,6 @@ test("meat takes its soda by what there is of it, in grams and level spoons, on 
     .getByRole("button", { name: /filling.*begin now$/ })
     .first()
     .click();
-  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q2.png", fullPage: true });
   await expect(nowOf(page, "Teo")).toContainText(`Baking soda: ${dose}`);
   await nowOf(page, "Teo").getByRole("button", { name: "It is in: begin" }).click();
   await expect(page.getByRole("region", { name: "Runs by itself" })).toContainText(`Baking soda: ${dose}.`);
@@ -97,8 +91,6 @@ test("meat takes its soda by what there is of it, in grams and level spoons, on 
   });
   // Rinsed on time, whatever else the hands have to do.
   await expect(page.getByRole("region", { name: "Food that will not wait" })).toContainText(/rinse from \d\d:\d\d on/);
-  if (process.env.SHOTS) await page.waitForTimeout(5000);
-  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q2.png", fullPage: true });
 });
 
 test("yeast without froth: thrown away, or baking powder by the flour at hand and no rise left of the day", async ({ page }) => {
@@ -117,15 +109,9 @@ test("yeast without froth: thrown away, or baking powder by the flour at hand an
     { kind: "started", task: tasks[wake], afterMin: 1 },
     { kind: "paced", rate: 1, wall: new Date().toISOString(), afterMin: 13 },
   ]);
-  if (process.env.SHOTS) {
-    await page.waitForTimeout(6000);
-    console.log(tasks.join("\n"));
-    await page.screenshot({ path: ".scratch/q3.png", fullPage: true });
-  }
   const gate = page.getByRole("group", { name: "Before you go on" });
   await gate.getByRole("group", { name: "Froth" }).getByRole("button", { name: "no" }).click();
   await expect(gate).toContainText(/throw it away before flour goes in.*No other in the house\? 1[67](\.\d)? g of baking powder/);
-  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q3.png", fullPage: true });
   await gate.getByRole("button", { name: "Baking powder instead: no rise" }).click();
   await expect(gate).toContainText("With baking powder: nothing rises, go on.");
   await expect
@@ -136,8 +122,9 @@ test("yeast without froth: thrown away, or baking powder by the flour at hand an
   const rises = page
     .getByRole("list", { name: "The day" })
     .getByRole("listitem")
-    .filter({ hasText: /Jetty buns.*(rise|proof)/i });
-  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q4.png", fullPage: true });
+    .filter({ hasText: /(Let rise dough for|Proof) 12 Jetty buns/ });
+  await expect(rises).toHaveCount(2);
+  for (const rise of await rises.all()) await expect(rise).toHaveText(/planned \d\d:\d\d/);
 });
 
 test("a piece that came out heavy is planned into the last load, for as long as it takes", async ({ page }) => {
@@ -158,7 +145,6 @@ test("a piece that came out heavy is planned into the last load, for as long as 
   await card.getByRole("button", { name: "Add" }).click();
   const heavy = card.getByRole("group", { name: "Heavy pieces" });
   await expect(heavy).toContainText(/95 g: last into “Bake .*”, \d+ min longer there than the others, which come out first/);
-  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q7.png", fullPage: true });
   await heavy.getByRole("button", { name: "Plan it so" }).click();
   await expect(heavy).toContainText("Planned so.");
   await expect
@@ -175,10 +161,6 @@ test("a rise that is ready early is laid cold, by what each way comes to", async
     { kind: "started", task: rise },
     { kind: "paced", rate: 1, wall: new Date().toISOString(), afterMin: 40 },
   ]);
-  if (process.env.SHOTS) {
-    await page.waitForTimeout(5000);
-    await page.screenshot({ path: ".scratch/q5.png", fullPage: true });
-  }
   const early = page.getByRole("region", { name: /^Early: / });
   await expect(early).toContainText("Ready already?");
   await early.getByRole("button", { name: "What can be done?" }).click();
@@ -203,7 +185,6 @@ test("pieces that are done long before their wave are kept hot with one press, a
   await ways.getByRole("button", { name: "What can be done?" }).click();
   const way = ways.getByRole("listitem").filter({ hasText: /^Steam .* kept hot until the rest is ready/ });
   await expect(way).toContainText("local rules come first", { timeout: 60_000 });
-  if (process.env.SHOTS) await page.screenshot({ path: ".scratch/q6.png", fullPage: true });
   await way.getByRole("button", { name: "Do this" }).click();
   await expect(ways).not.toContainText(/Steam .* waits longer than it should/, { timeout: 30_000 });
   await expect

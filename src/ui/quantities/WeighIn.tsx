@@ -56,7 +56,7 @@ export function WeighIn({ id, pieces, doughG, ratio, oddOnes, read }: Props) {
           label={`Weight of piece ${weighed.length + 1}, g`}
           value={typed}
           onChange={setTyped}
-          width={130}
+          width={190}
         />
         <Button type="submit" variant="outlined" disabled={weighed.length >= pieces}>
           Add
