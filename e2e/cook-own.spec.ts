@@ -191,3 +191,30 @@ test("pieces that are done long before their wave are kept hot with one press, a
     .poll(async () => (await toldIn(page, runOf(page))).find(({ kind }) => kind === "held"))
     .toMatchObject({ task: steam, place: "warm" });
 });
+
+test("a first piece that is wanted is in the plan, before its loads, and locks them", async ({ page }) => {
+  await page.goto(`${own.url}/g/launch-night`);
+  await fits(page);
+  await page
+    .getByRole("button", { name: /^Oarlock turnovers: .*share, batches, parts/ })
+    .first()
+    .click();
+  await page.getByLabel(/one piece of Oarlock turnovers goes into the heat before its loads/).check();
+  await expect(page.getByTestId("plan-state")).not.toHaveText("The plan fits", { timeout: 15_000 });
+  const tasks = await practise(page, "launch-night");
+  const first = tasks.findIndex((task) => /^oarlock-turnover\/e-fry\/\d+-\d+$/.test(task));
+  expect(tasks[first]).toMatch(/\/0-1$/);
+  await withPressed(page, runOf(page), [
+    ...tasks.slice(0, first).map((task) => ({ kind: "done", task })),
+    { kind: "started", task: tasks[first], afterMin: 1 },
+    { kind: "paced", rate: 1, wall: new Date().toISOString(), afterMin: 4 },
+  ]);
+  const pilot = page.getByRole("region", { name: /^First piece: Fry 1 Oarlock turnovers/ });
+  await expect(pilot).toContainText(/One piece is in for \d+ min; \d+ min are planned/);
+  await pilot.getByLabel("It took, min").fill("9");
+  await expect(pilot).toContainText(/\d+ loads of 9 instead of \d+ min: \d+ min more in all/);
+  await pilot.getByRole("button", { name: /^Lock it for \d+ loads/ }).click();
+  await expect
+    .poll(async () => (await toldIn(page, runOf(page))).find(({ kind }) => kind === "retimed"))
+    .toMatchObject({ task: tasks[first], minutes: 9 });
+});

@@ -86,6 +86,8 @@ export const GatheringSchema = z.object({
                   surplus: z.enum(["table", "freezer"]).optional(),
                   /** What is fried waits in the warm oven, see `item/keep-warm`. */
                   keepWarm: z.boolean().optional(),
+                  /** One piece goes into the heat before the others: what it took tells of the rest. */
+                  firstPiece: z.boolean().optional(),
                 }),
                 ["why"],
               ),

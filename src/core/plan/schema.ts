@@ -37,6 +37,8 @@ const WhatSchema = z.discriminatedUnion("code", [
     /** Across the pan, where there are several. */
     panMm: z.number().optional(),
     settingC: z.number().optional(),
+    /** One piece of a load, before all loads. */
+    first: z.literal(true).optional(),
   }),
   z.object({ code: z.literal("wait"), carrier: z.string().optional(), carriers: z.int(), sizes, onShelf: z.boolean() }),
   z.object({ code: z.literal("oil-change") }),

@@ -93,7 +93,7 @@ export function taskText(info: TaskInfo, nameOf: (item: string) => string, heat:
       const object =
         what.part === "piece" ? made[0] : `${what.base ? "base of the fillings" : what.part} for ${made.join(" and ")}`;
       return [
-        `${VERB[what.kind]} ${object}`,
+        `${what.first ? "First piece: " : ""}${VERB[what.kind]} ${object}`,
         ...(what.carrier ? [onText(what.carrier, what.carriers ?? 1, what.sizes)] : []),
         ...(what.panMm ? [`pan ${sizeText(what.panMm)}`] : []),
         ...(what.settingC !== undefined ? [heat(what.settingC)] : []),

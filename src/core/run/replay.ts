@@ -3,7 +3,7 @@ import { isHeat } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";
 import type { Placed } from "../schedule/solution";
 import { minuteReader } from "./clock";
-import { loadsToCome } from "./pilot";
+import { isFirstPiece, loadsToCome } from "./pilot";
 import { gateKey, isOpen, type Answered, type Cooled, type Oddity, type RunState, type TaskRun } from "./run-state";
 import { countedEvents, type AmountKind, type Counted, type Place, type RunEvent } from "./events";
 
@@ -282,7 +282,11 @@ class Replay {
       if (!one || !isOpen(one) || this.coreIsShort(id, one)) continue;
       const step = stepIn(this.plan, id);
       // What nobody put into the heat is not taken to have been in it.
-      if (one.status === "waiting" && step && isHeat(step)) continue;
+      if (one.status === "waiting" && step && isHeat(step)) {
+        // A first piece that nobody put in before its loads is left out.
+        if (isFirstPiece(this.plan, id)) this.set(id, { ...over(one), status: "skipped", start: minute, end: minute });
+        continue;
+      }
       this.closeBefore(id, one.start ?? minute);
       const start = Math.min(minute, one.start ?? this.endOfBefore(id) ?? minute);
       this.set(id, { ...over(one), status: "done", start, end: minute, isAssumed: true });

@@ -8,7 +8,7 @@ import { drawingOf } from "@/core/item/making/drawing/draw";
 import { doseText, dosesFor } from "@/core/item/doses";
 import { isHeat, type Step } from "@/core/item/step";
 import { oilSetC } from "@/core/run/oil";
-import { loadsToCome } from "@/core/run/pilot";
+import { hasFirstPiece, loadsToCome } from "@/core/run/pilot";
 import { pieceNumbers } from "@/core/run/piece-numbers";
 import { lengthText } from "@/core/shared/clock";
 import { Banner } from "../kit/Banner";
@@ -196,7 +196,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
             Begin
           </Button>
         )}
-        {loads.length > 1 && run.minutes === undefined && (
+        {loads.length > 1 && run.minutes === undefined && !hasFirstPiece(plan, task) && (
           <Button variant="outlined" sx={PRESS} onClick={() => say({ kind: "piloted", task })}>
             One piece first
           </Button>

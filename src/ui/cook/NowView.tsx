@@ -69,7 +69,7 @@ export const NowView = memo(function NowView({ model, columns, isEverybody, take
             },
           }}
         >
-          {pilotsIn(state).map(({ task, since }) => (
+          {pilotsIn(plan, state).map(({ task, since }) => (
             <PilotCheck key={task} task={task} since={since} say={say} />
           ))}
           {columns.map((column) => (

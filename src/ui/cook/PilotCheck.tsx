@@ -5,7 +5,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { piecesIn, piecesOf } from "@/core/run/afterwards";
-import { loadsToCome } from "@/core/run/pilot";
+import { isFirstPiece, loadsToCome } from "@/core/run/pilot";
 import { plannedMinutes } from "@/core/run/replay";
 import { counted } from "@/core/shared/words";
 import { NumberField } from "../kit/NumberField";
@@ -35,6 +35,7 @@ interface Props {
 export function PilotCheck({ task, since, say }: Props) {
   const { plan, state, minute, shown } = useCookedDay();
   const { item } = plan.tasks[task];
+  const isPlanned = isFirstPiece(plan, task);
   const goneMin = Math.max(0, minute - since);
   const plannedMin = plannedMinutes(plan).get(task) ?? 0;
   const loads = loadsToCome(plan, state, task).length;
@@ -53,11 +54,13 @@ export function PilotCheck({ task, since, say }: Props) {
       .join(", ");
     if (isWeighed) say({ kind: "amount", item, what: "piece", value: grams });
     say({ kind: "retimed", task, minutes: Math.round(minutes), ...(note && { note: `First piece: ${note}` }) });
+    // One that was planned is over with that, unless it is not.
+    if (isPlanned && seen.Inside !== "raw") say({ kind: "checked", task, seen: "right" });
   };
   return (
     <Box
       component="section"
-      aria-label={`First piece of ${shown.task(task)}`}
+      aria-label={isPlanned ? shown.task(task) : `First piece of ${shown.task(task)}`}
       sx={{ gridColumn: "1 / -1", display: "grid", gap: 1 }}
     >
       <Box component="h2" sx={{ m: 0, fontSize: "1.3rem" }}>

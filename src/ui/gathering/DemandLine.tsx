@@ -171,6 +171,15 @@ export function DemandLine({
               slotProps={{ typography: { sx: { fontSize: "inherit" } } }}
             />
           )}
+          {wave && (isOpen || entry.firstPiece) && (
+            <FormControlLabel
+              control={
+                <Switch checked={entry.firstPiece === true} onChange={(_, on) => onChange({ firstPiece: on || undefined })} />
+              }
+              label={`one piece of ${item.name} goes into the heat before its loads, where there are several: it tells how long they take`}
+              slotProps={{ typography: { sx: { fontSize: "inherit" } } }}
+            />
+          )}
           {isOpen && wave && (
             <HowMany item={item} entry={entry} wave={wave} shareError={shareError} onChange={onChange} onAsk={onAsk} />
           )}

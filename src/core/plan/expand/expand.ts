@@ -8,6 +8,7 @@ import type { ProblemInput } from "../../schedule/problem";
 import type { PlanRequest } from "../request";
 import type { TaskInfo } from "../schema";
 import { COST } from "./costs";
+import { firstPieces, wantsFirst } from "./first-pieces";
 import { oilOrder } from "./oil";
 import { limitOutOfCold } from "./cold-links";
 import { notBefore, tooLate, type OfTask } from "./from-now";
@@ -71,13 +72,21 @@ export function expand(
   if (strategy.soonFromCold) limitOutOfCold(built, works, kitchen);
   const more = besideTasks(beside, kitchen, wavesBy(request.gathering.waves, days));
   const washed = washing(works, kitchen, lastHands(request, days));
-  const tasks = inTime([...built, ...oil.changes(works, built), ...more.tasks, ...washed.tasks]);
-
   const { info, steps, obstacles } = builder;
+  const firsts = firstPieces(works, built, info, wantsFirst(request.gathering), (why) =>
+    obstacles.add({ code: "cannot-wait", ...why }),
+  );
+  const tasks = inTime([...built, ...firsts.tasks, ...oil.changes(works, built), ...more.tasks, ...washed.tasks]);
   for (const wait of linked.waits) info.set(wait.id, waitInfo(wait, kitchen));
-  for (const [id, what] of [...more.info, ...washed.info]) info.set(id, what);
+  for (const [id, what] of [...firsts.info, ...more.info, ...washed.info]) info.set(id, what);
   for (const task of tasks) if (!info.has(task.id)) info.set(task.id, oil.infoOf());
-  const pools = poolResources(request, days, horizon, [...poolUses, ...more.poolUses, ...washed.poolUses], tasks);
+  const pools = poolResources(
+    request,
+    days,
+    horizon,
+    [...poolUses, ...firsts.poolUses, ...more.poolUses, ...washed.poolUses],
+    tasks,
+  );
   return {
     problem: {
       format: "unisynth-problem/1",
