@@ -112,6 +112,11 @@ test("yeast without froth: thrown away, or baking powder by the flour at hand an
   const gate = page.getByRole("group", { name: "Before you go on" });
   await gate.getByRole("group", { name: "Froth" }).getByRole("button", { name: "no" }).click();
   await expect(gate).toContainText(/throw it away before flour goes in.*No other in the house\? 1[67](\.\d)? g of baking powder/);
+  // No flour goes in meanwhile, wherever it is said.
+  await expect(nowOf(page, "Teo").getByRole("button", { name: "Done" })).toBeDisabled();
+  await page.getByRole("button", { name: "The day", exact: true }).click();
+  await expect(page.getByRole("button", { name: /^Mix dough for 12 Jetty buns: tick as done/ })).toBeDisabled();
+  await page.getByRole("button", { name: "Now", exact: true }).click();
   await gate.getByRole("button", { name: "Baking powder instead: no rise" }).click();
   await expect(gate).toContainText("With baking powder: nothing rises, go on.");
   await expect

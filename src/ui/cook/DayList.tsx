@@ -1,11 +1,13 @@
 "use client";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { doseTexts } from "@/core/item/doses";
 import { stepIn, type Plan } from "@/core/plan/schema";
 import { takingsOf } from "@/core/plan/takes";
 import type { RunState } from "@/core/run/run-state";
 import type { Replanned } from "@/core/schedule/replan/replan";
 import { dateText } from "../plan/plan-summary";
+import { takenLines } from "../plan/taken-weights";
 import type { PlanShown } from "../plan/use-plan-display";
 import { DayRows, type DayRow } from "./DayRows";
 import type { DayFacts } from "./paper.view-model";
@@ -96,6 +98,7 @@ function Paper({
               <td style={cell}>
                 {shown.task(task)}
                 {withWho && who ? ` (${who})` : ""}
+                {step?.doses ? <div>{doseTexts(step, takenLines(plan, task, step, undefined)).join(" ")}</div> : null}
                 {step?.cue?.see ? <div>Right when: {step.cue.see}</div> : null}
                 {step?.coreC !== undefined ? <div>Core {shown.degrees(step.coreC)}, in two pieces</div> : null}
                 {step?.caution ? (

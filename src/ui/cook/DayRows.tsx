@@ -19,6 +19,7 @@ import { isOpen } from "@/core/run/run-state";
 import type { Wish } from "@/core/run/reorder";
 import { COLOUR } from "../theme/tokens";
 import { useCookedDay } from "./cook-context";
+import { hasToBeSeen } from "./gates-at";
 import { OrderWish } from "./OrderWish";
 import type { Say } from "./say";
 
@@ -76,10 +77,13 @@ export function DayRows({ rows, withWho, say }: Props) {
 const PRESS = { width: 44, height: 44, background: "none", border: 0, p: 0, color: COLOUR.tide, font: "inherit" } as const;
 
 function Row({ row: { task, planned, expected, who }, withWho, say }: { row: DayRow; withWho: boolean; say: Say }) {
-  const { plan, state, shown } = useCookedDay();
+  const day = useCookedDay();
+  const { plan, state, shown } = day;
   const run = state.tasks.get(task);
   const status = run?.status;
   const isOver = !isOpen(run);
+  // What is measured or looked at before it is over is not ticked off unseen.
+  const isLookedAt = !isOver && (stepIn(plan, task)?.coreC !== undefined || hasToBeSeen(day, task));
   const isWaiting = status === "waiting";
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
     id: task,
@@ -107,7 +111,7 @@ function Row({ row: { task, planned, expected, who }, withWho, say }: { row: Day
         type="button"
         aria-label={`${shown.task(task)}: ${isOver ? "done" : "tick as done"}`}
         aria-pressed={isOver}
-        disabled={isOver || stepIn(plan, task)?.coreC !== undefined}
+        disabled={isOver || isLookedAt}
         onClick={() => say({ kind: "done", task })}
         sx={{ ...PRESS, fontSize: "1.3rem", cursor: "pointer", "&:disabled": { color: COLOUR.soft, cursor: "default" } }}
       >

@@ -38,3 +38,9 @@ export function gatesBefore(day: Day, task: string): { readonly shut: readonly s
     unasked: open.filter((id) => gatesAt(day, id).isUnasked),
   };
 }
+
+/** Whether a step cannot be over as it stands: something of it, or of what it comes after, is not as it should be or was not looked at. */
+export function hasToBeSeen(day: Day, task: string): boolean {
+  const { isShut, isUnasked } = gatesAt(day, task);
+  return isShut || isUnasked || gatesBefore(day, task).shut.length > 0;
+}

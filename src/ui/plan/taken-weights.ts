@@ -8,7 +8,18 @@ type Finished = Pick<Item, "finish">;
 /** What a step of a plan takes of what is weighed: a dough or a filling its own steps, what pieces are finished with that one step. */
 export function takenWeights(plan: Plan, task: string, step: Step, made: Finished | undefined): Weighing[] {
   const { item, range } = plan.tasks[task];
-  return batchesFor(weighingsOf(plan.batches), item, range).filter((batch) => isTaken(batch, step, made));
+  return batchesFor(weighed(plan.batches), item, range).filter((batch) => isTaken(batch, step, made));
+}
+
+const known = new WeakMap<Plan["batches"], Weighing[]>();
+
+/** Batches of a plan as they are weighed, worked out once: every row of a list asks. */
+function weighed(batches: Plan["batches"]): Weighing[] {
+  const before = known.get(batches);
+  if (before) return before;
+  const all = weighingsOf(batches);
+  known.set(batches, all);
+  return all;
 }
 
 /** Lines that are weighed for a step of a plan, whatever batches they are of. */
