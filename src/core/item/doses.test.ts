@@ -47,6 +47,10 @@ test("a dose goes by all that is of its kind, and by nothing else", () => {
 
 test("a step of an item doses by the batch at hand, on the sheet, and is on the shopping list", () => {
   const item = made(DUMPLINGS, { tenderising: "alkali" });
+  // Rinsed, it goes on at once.
+  expect(item.steps.find(({ id }) => id === "mix-filling")!.after).toEqual([{ step: "rinse-meat", maxGapMin: 15 }]);
+  const set = item.steps.find(({ id }) => id === "set-filling")!;
+  expect([set.rest!.max <= 60, set.ahead]).toEqual([true, undefined]);
   const soak = item.steps.find(({ id }) => id === "soak-filling")!;
   expect(doseTexts(soak, linesFor(item, soak))).toEqual([
     "Soaked and pressed, about: 90 g, for 30 g of dried mushrooms.",

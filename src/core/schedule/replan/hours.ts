@@ -21,14 +21,20 @@ export function withHours(problem: Problem, turn: (hours: Hours, pool: string) =
   };
 }
 
-/** Hours that run on where they end for the day, beyond now; a pause in them, shorter than the day may run on, stays. */
+/**
+ * Hours that run on where they end for the day, beyond now, with as many units as were there before they ended; a pause in them, shorter
+ * than the day may run on, stays.
+ */
 export const longer =
   (now: number) =>
-  (hours: Hours): Hours =>
-    hours.map(([from, to, units], k) => {
+  (hours: Hours): Hours => {
+    let most = 0;
+    return hours.map(([from, to, units], k) => {
+      most = k > 0 && hours[k - 1][1] >= from ? Math.max(most, units) : units;
       const next = hours[k + 1]?.[0] ?? Infinity;
-      return next - to > OVERRUN ? [from, Math.min(next, Math.max(to, now) + OVERRUN), units] : [from, to, units];
+      return [from, next - to > OVERRUN ? Math.min(next, Math.max(to, now) + OVERRUN) : to, most];
     });
+  };
 
 /** Hours without pauses. */
 export const unbroken = (hours: Hours): Hours =>
@@ -51,10 +57,14 @@ export function gapsIn(hours: Hours, start: number, end: number): [number, numbe
   return from < end ? [...gaps, [from, end]] : gaps;
 }
 
-/** Hours in which those whom something runs late for stay at it, whatever their hours are. */
+/** Hours in which those whom something runs late for stay at it, whatever their hours are: as many as all of it takes at once. */
 export function heldUp(hours: Hours, held: readonly { start: number; end: number; amount: number }[]): Hours {
-  const open = held.flatMap(({ start, end, amount }) =>
-    gapsIn(hours, start, end).map(([from, to]): Hours[number] => [from, to, amount]),
-  );
-  return [...hours.filter(([, , units]) => units > 0), ...open];
+  const open = held.flatMap(({ start, end, amount }) => gapsIn(hours, start, end).map(([from, to]) => ({ from, to, amount })));
+  const times = [...new Set(open.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b);
+  const stretches = times.slice(1).flatMap((to, k): Hours => {
+    const from = times[k];
+    const units = open.reduce((sum, one) => sum + (one.from <= from && one.to >= to ? one.amount : 0), 0);
+    return units > 0 ? [[from, to, units]] : [];
+  });
+  return [...hours.filter(([, , units]) => units > 0), ...stretches];
 }

@@ -187,6 +187,38 @@ describe("the rest of a day", () => {
     expect(held(18)).toMatchObject({ unattended: [], solution: { tasks: expect.anything() } });
     expect(held(30).unattended).toEqual([{ id: "stew", minute: 20 }]);
   });
+  test("several things that run past the end of hours together, and what follows them", () => {
+    const late = expectProblem({
+      format: "unisynth-problem/1",
+      horizon: 60,
+      resources: [{ id: "about", kind: "pool", capacity: 9, calendar: [[0, 20, 9]] }],
+      tasks: [
+        { id: "bake", duration: 10, uses: [{ resource: "about" }] },
+        { id: "steam", duration: 11, uses: [{ resource: "about" }] },
+        { id: "fry", duration: 5, uses: [{ resource: "about" }], after: [{ task: "bake" }] },
+        { id: "boil", duration: 5, uses: [{ resource: "about" }], after: [{ task: "steam", max: 5 }] },
+        { id: "cool", duration: 20, uses: [{ resource: "about" }], after: [{ task: "bake", max: 0 }] },
+      ],
+      costs: { makespan: 0, span: 0 },
+    });
+    const old = {
+      ...solve(late, LIMITS),
+      tasks: [
+        { id: "bake", start: 0, end: 10, taken: ["about"] },
+        { id: "steam", start: 0, end: 11, taken: ["about"] },
+        { id: "fry", start: 12, end: 17, taken: ["about"] },
+        { id: "boil", start: 12, end: 17, taken: ["about"] },
+        { id: "cool", start: 10, end: 20, taken: ["about"] },
+      ],
+    };
+    const running = [
+      { id: "bake", start: 12, end: 22 },
+      { id: "steam", start: 12, end: 23 },
+    ];
+    const got = replan(late, old, { now: 15, done: [], running, locked: [], changed: [] }, LIMITS);
+    expect(got.solution.tasks.map(({ id }) => id)).toEqual(expect.arrayContaining(["fry", "boil", "cool"]));
+    expect(verify(got.problem, got.solution)).toEqual([]);
+  });
   describe("what is under way and may not go on for long", () => {
     const meat = expectProblem({
       format: "unisynth-problem/1",

@@ -89,9 +89,9 @@ export function fillingSteps(making: Making): StepInput[] {
       .filter(({ id }) => !making.hotFilling || id === "cook-filling")
       .forEach((step) => then(step, step.id === "cool-filling" ? 15 : undefined));
   }
+  if (making.saltsApart) salting.forEach((step) => then(step));
   if (making.pounded) then(pounding(making));
   if (making.alkali) tenderising(making).forEach((step) => then(step, step.id === "rinse-meat" ? 0 : undefined));
-  if (making.saltsApart) salting.forEach((step) => then(step));
   const wet = filling.id === "raw-meat" ? intoMeat(making) : undefined;
   if (filling.mixMin !== undefined)
     then(
@@ -116,6 +116,7 @@ export function fillingSteps(making: Making): StepInput[] {
         },
         { fixedMin: filling.mixMin, secPerPiece: 2 },
       ),
+      making.alkali && RINSED_MIN,
     );
   const set = setting(making, keeps);
   if (set) then(set);
@@ -152,7 +153,7 @@ export function fillingSteps(making: Making): StepInput[] {
   if (last === "prep-filling" && base.length > 0) steps[0] = { ...steps[0], after: [{ step: base.at(-1)!.id }] };
   // What nothing waits for keeps in the fridge as long as its kind does.
   const end = steps.at(-1)!;
-  if (!end.ahead && end.id !== "temper-filling")
+  if (!end.ahead && end.id !== "temper-filling" && !making.alkali)
     end.ahead = { hours: filling.tasteNot ? Math.min(12, keeps) : keeps, where: "fridge" };
   return [...base, ...steps];
 }
@@ -160,6 +161,10 @@ export function fillingSteps(making: Making): StepInput[] {
 /** So much of the meat, % by weight, it takes up; more runs out again. */
 const TAKEN_UP_PCT = 30;
 
+/** Rinsed meat is used at once: it waits so long at the most, min. */
+const RINSED_MIN = 15;
+/** Of a filling whose meat was in soda, once it is mixed, min. */
+const ALKALI_WAIT_MIN = 60;
 /** In how many goes liquid is stirred into raw meat. */
 const GOES = 3;
 /** How liquid goes into raw meat; nothing where there is hardly any. */
@@ -300,7 +305,12 @@ function setting(making: Making, keepsHours: number): StepInput | undefined {
     ? { min: own.min, target: own.target, max: own.max }
     : { min: coldMin, target: Math.round(coldMin * ROOMY), max: CHILL.maxMin };
   const { rest, from } = restAs({ ...base, atC: cold ? 4 : 21, where: cold ? "fridge" : "room" }, says.fillingSet?.length);
-  const max = cold ? Math.max(rest.max, Math.min(keepsHours * 60, 2880)) : rest.max;
+  // Meat that was in soda goes on softening: it is not made before a wait.
+  const max = making.alkali
+    ? Math.max(rest.target, ALKALI_WAIT_MIN)
+    : cold
+      ? Math.max(rest.max, Math.min(keepsHours * 60, 2880))
+      : rest.max;
   return waiting(
     {
       id: "set-filling",
@@ -308,7 +318,7 @@ function setting(making: Making, keepsHours: number): StepInput | undefined {
       part: "filling",
       do: text(cold ? `Into the fridge until it is at ${Math.round(atMost)} °C.` : "Let it stand.", own?.why),
       equipment: cold ? [{ id: "fridge-shelf", amount: SHELF }] : [{ id: "bowl" }],
-      ...(cold && { ahead: { hours: keepsHours, where: "fridge" } }),
+      ...(cold && !making.alkali && { ahead: { hours: keepsHours, where: "fridge" } }),
       cue: { early: "Soft, it runs.", see: cold ? `Firm, ${Math.round(atMost)} °C and less.` : filling.cue.right },
       sources: { minutes: from === "recipe" ? "recipe" : own ? "filling" : "model" },
     },
