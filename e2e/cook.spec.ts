@@ -1,5 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
-import { cooking, hold, runOf } from "./cooking";
+import { cooking, goodEnough, hold, runOf } from "./cooking";
 import { demoServer } from "./demo-server";
 import { expect, test, type Page } from "./test";
 
@@ -87,8 +87,7 @@ test("a core that is short stays in the heat; measured again it goes on, and a r
     .getByRole("button", { name: /Bow-seat buns: Bake/ })
     .first();
   await expect(bake).toBeVisible();
-  const stop = page.getByRole("button", { name: "Good enough" });
-  if (await stop.isVisible()) await stop.click();
+  await goodEnough(page);
   const task = (await bake.getAttribute("data-block"))!;
   await page.getByRole("link", { name: "Cook" }).click();
   await page.getByRole("button", { name: "Practise it" }).click();

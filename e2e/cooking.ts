@@ -24,6 +24,12 @@ export const hold = (page: Page, run: string, ...events: object[]) =>
     [run, events] as const,
   );
 
+/** Ends the search for a better plan; it may end by itself in that moment. */
+export async function goodEnough(page: Page): Promise<void> {
+  const stop = page.getByRole("button", { name: "Good enough" });
+  if (await stop.isVisible()) await stop.click({ timeout: 3000 }).catch(() => expect(stop).toBeHidden());
+}
+
 /** A timetable's own tasks in their order, by key. */
 const tasksOn = async (page: Page): Promise<string[]> => {
   const blocks = await page
@@ -38,9 +44,7 @@ export function cooking(own: { readonly url: string }) {
   const toCook = async (page: Page, gathering: string): Promise<string[]> => {
     await page.goto(`${own.url}/g/${gathering}/timeline`);
     await fits(page);
-    const stop = page.getByRole("button", { name: "Good enough" });
-    // The search may end by itself in the moment in which it is told to.
-    if (await stop.isVisible()) await stop.click({ timeout: 3000 }).catch(() => expect(stop).toBeHidden());
+    await goodEnough(page);
     const tasks = await tasksOn(page);
     await page.getByRole("link", { name: "Cook" }).click();
     return tasks;

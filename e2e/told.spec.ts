@@ -29,7 +29,7 @@ test("a told recipe becomes pies; what is looked at before work goes on is asked
   await page.getByRole("button", { name: "Remove Slipway pies" }).click();
   await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
   await page.getByRole("option", { name: "Wharf pies" }).click();
-  await page.getByLabel("Pieces of Wharf pies asked for").fill("8");
+  await page.getByLabel("Pieces of Wharf pies asked for").fill("16");
   const cooks = page.getByRole("region", { name: "Who cooks" });
   await cooks.getByRole("button", { name: /other hours this time/ }).click();
   await cooks.getByRole("button", { name: "More hours" }).click();
@@ -46,7 +46,7 @@ test("a told recipe becomes pies; what is looked at before work goes on is asked
   await gate.getByLabel("bay leaves 2").check();
   await expect(gate).toContainText("Go on.");
   await gate.getByRole("button", { name: "yes" }).click();
-  await expect(gate).toContainText("4 g of starch, stirred into cold water, boiled up in it; cold again, look again.");
+  await expect(gate).toContainText("3 g of starch, stirred into cold water, boiled up in it; cold again, look again.");
   await gate.getByRole("button", { name: "See what 10 min later moves" }).click();
   await expect(page.getByRole("group", { name: "If it runs late" })).toContainText(/10 min late|min late/, { timeout: 20_000 });
   await gate.getByRole("button", { name: "no", exact: true }).click();
