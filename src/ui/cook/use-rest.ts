@@ -4,6 +4,7 @@ import type { Telling } from "@/core/run/events";
 import type { RunState } from "@/core/run/run-state";
 import type { Plan } from "@/core/plan/schema";
 import type { Replanned } from "@/core/schedule/replan/replan";
+import { useReleased } from "../kit/use-released";
 import { restDesk, type RestDesk } from "@/workers/plan.client";
 
 /** The rest of the day as it is now, and of what it is the rest. */
@@ -37,32 +38,37 @@ export function useRest(plan: Plan): RestAtWork {
   /** Since when an answer to what happened is waited for. */
   const since = useRef<{ readonly state: RunState; readonly at: number }>(undefined);
   const [hired, setHired] = useState(0);
+  // What comes meanwhile does not move what is pressed.
+  const { whenReleased } = useReleased();
   useEffect(() => {
     const own = restDesk(plan, {
-      first(rest, of, at) {
-        if (since.current?.state === of) {
-          performance.measure(FIRST_ANSWER, { start: since.current.at });
-          since.current = undefined;
-        }
-        // A minute that went by is no reason to show what is not worked out yet.
-        setAnswer((was) =>
-          was?.state === of || rest.solution.tasks.length === 0
-            ? was
-            : { rest, state: of, minute: at, arranged: undefined, isLast: false },
-        );
-      },
+      first: (rest, of, at) =>
+        whenReleased(() => {
+          if (since.current?.state === of) {
+            performance.measure(FIRST_ANSWER, { start: since.current.at });
+            since.current = undefined;
+          }
+          // A minute that went by is no reason to show what is not worked out yet.
+          setAnswer((was) =>
+            was?.state === of || rest.solution.tasks.length === 0
+              ? was
+              : { rest, state: of, minute: at, arranged: undefined, isLast: false },
+          );
+        }),
       last({ rest, arranged }, of, at) {
         if (rest.solution.tasks.length === 0) return;
         const now: Rest = { rest, state: of, minute: at, arranged, isLast: true };
-        setAnswer(now);
-        setSettled(now);
+        whenReleased(() => {
+          setAnswer(now);
+          setSettled(now);
+        });
       },
       broken: () => setTimeout(() => setHired((count) => count + 1), 1000),
     });
     desk.current = own;
     if (asked.current) own.ask(asked.current.state, asked.current.minute);
     return () => own.close();
-  }, [plan, hired]);
+  }, [plan, hired, whenReleased]);
   const ask = useCallback((state: RunState, given?: number) => {
     const was = asked.current;
     // Where the clock was set, the minute is another than the last one.

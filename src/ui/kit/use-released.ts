@@ -30,12 +30,16 @@ class Press {
     };
     const release = () => this.endIn(CLICK_MS);
     const releases = ["pointerup", "pointercancel"];
+    // Whoever listens for the click is told of it before.
+    const clicked = () => this.letGo && this.endIn(0);
     window.addEventListener("pointerdown", press, true);
     for (const event of releases) window.addEventListener(event, release, true);
+    window.addEventListener("click", clicked, true);
     return () => {
       this.end();
       window.removeEventListener("pointerdown", press, true);
       for (const event of releases) window.removeEventListener(event, release, true);
+      window.removeEventListener("click", clicked, true);
     };
   }
 
