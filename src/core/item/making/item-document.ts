@@ -1,3 +1,4 @@
+import { doseTexts, linesFor } from "../doses";
 import { allergensOf } from "../../ingredients/allergen";
 import type { Catalogue } from "../../ingredients/own";
 import { TRUTH, worstHazard } from "../../ingredients/kinds";
@@ -52,7 +53,7 @@ export function itemDocument(made: Made, catalogue: Catalogue) {
     steps: hottest(item).map((step) => ({
       id: step.id,
       kind: step.kind,
-      text: [step.do, weightsOf(step, made)].filter(Boolean).join(" "),
+      text: [step.do, ...doseTexts(step, linesFor(item, step)), weightsOf(step, made)].filter(Boolean).join(" "),
       ...(step.rest ? { rest: step.rest } : { time: step.time }),
       ...(step.coreC !== undefined && { coreC: step.coreC }),
       ...(step.cue && { cue: step.cue }),
