@@ -112,6 +112,7 @@ function Row({ row: { task, planned, expected, who }, withWho, say }: { row: Day
         aria-label={`${shown.task(task)}: ${isOver ? "done" : "tick as done"}`}
         aria-pressed={isOver}
         disabled={isOver || isLookedAt}
+        title={isLookedAt ? "looked at or measured first, under Now" : undefined}
         onClick={() => say({ kind: "done", task })}
         sx={{ ...PRESS, fontSize: "1.3rem", cursor: "pointer", "&:disabled": { color: COLOUR.soft, cursor: "default" } }}
       >

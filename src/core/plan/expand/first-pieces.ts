@@ -4,7 +4,7 @@ import type { Obstacle } from "../../batching/obstacle";
 import type { Work } from "../../batching/work";
 import { isHeat } from "../../item/step";
 import { isCarrier } from "../../kitchen/capacity";
-import { overlaps, sizeOf } from "../../shared/range";
+import { overlaps, sizeOf, type Range } from "../../shared/range";
 import type { TaskInfo } from "../schema";
 import type { PoolUse } from "./task-builder";
 import { leastMinutes, type TaskInput } from "./task-input";
@@ -53,35 +53,24 @@ export function firstPieces(
     const model = byId.get(first.id)!;
     const [from] = first.range;
     const id = `${item}/${first.step.id}/${from}-${from + 1}`;
-    const uses = (model.uses ?? []).flatMap((use: EquipmentUse): EquipmentUse[] => {
-      const { resource, fraction } = use;
-      if (fraction === undefined || typeof resource !== "string") return [{ ...use }];
-      if (isOnIt(resource)) return [];
-      const own = { ...use };
-      poolUses.push({ use: own, pool: resource });
-      return [own];
-    });
     const minutes = leastMinutes(model);
-    const after = model.after!.flatMap(({ task, min, max }) => {
-      const before = byId.get(task)!;
+    const onePiece: Range = [from, from + 1];
+    // A tray that waits goes with its load, and loads are in an order of their own.
+    const before = model.after!.filter(({ task }) => {
       const work = byWork.get(task);
-      // A tray that waits goes with its load, and loads are in the order of their own.
-      if (!work || loads.includes(work) || !overlaps(work.range, [from, from + 1])) return [];
-      const isTied = max === 0 && Array.isArray(before.duration);
-      const [least, most] = isTied ? (before.duration as readonly [number, number]) : [0, max ?? Infinity];
-      if (most - least < minutes)
-        cannotWait({ item, kind: work.step.kind, mayWaitMin: Math.round(most - least), mustWaitMin: minutes });
-      if (!isTied) return [{ task, min: Math.max(0, min ?? 0) }];
-      // The rest of the lot goes on while its first piece is in: the piece comes out of it so much sooner.
-      before.duration = [Math.min(most, least + minutes), most];
-      return [{ task, min: -minutes }];
+      return work && !loads.includes(work) && overlaps(work.range, onePiece);
     });
+    for (const { task, max } of before) {
+      const mayWaitMin = waitsFor(byId.get(task)!, max);
+      if (mayWaitMin < minutes)
+        cannotWait({ item, kind: byWork.get(task)!.step.kind, mayWaitMin: Math.round(mayWaitMin), mustWaitMin: minutes });
+    }
     tasks.push({
       id,
       label: `First piece: ${model.label}`,
       duration: model.duration,
-      uses,
-      after,
+      uses: usesOfOne(model, poolUses),
+      after: before.map((link) => goesFirst(byId.get(link.task)!, link, minutes)),
     });
     for (const load of loads) byId.get(load.id)!.after!.push({ task: id, min: 0 });
     const about = infoOf.get(first.id)!;
@@ -90,7 +79,7 @@ export function firstPieces(
     info.set(id, {
       ...about,
       pieces: 1,
-      range: [from, from + 1],
+      range: onePiece,
       what: {
         code: "step",
         kind,
@@ -103,6 +92,33 @@ export function firstPieces(
   }
   return { tasks, poolUses, info };
 }
+
+type LinkInput = NonNullable<TaskInput["after"]>[number];
+
+/** How long the pieces of a task may wait for their heat, min: a rest that it ends may go on. */
+function waitsFor(before: TaskInput, max: number | undefined): number {
+  const { duration } = before;
+  return max === 0 && Array.isArray(duration) ? duration[1] - duration[0] : (max ?? Infinity);
+}
+
+/** From a task to the one piece of it that goes first: while it is in its heat, the rest of the lot goes on resting. */
+function goesFirst(before: TaskInput, { task, min, max }: LinkInput, minutes: number): LinkInput {
+  const { duration } = before;
+  if (max !== 0 || !Array.isArray(duration)) return { task, min: Math.max(0, min ?? 0) };
+  const [least, most] = duration;
+  before.duration = [Math.min(most, least + minutes), most];
+  return { task, min: -minutes };
+}
+
+/** What one piece takes of what its load takes; amounts of pools that are not whole yet go to `poolUses`. */
+const usesOfOne = ({ uses = [] }: TaskInput, poolUses: PoolUse[]): EquipmentUse[] =>
+  uses.flatMap((use: EquipmentUse): EquipmentUse[] => {
+    const own = { ...use };
+    if (use.fraction === undefined || typeof use.resource !== "string") return [own];
+    if (isOnIt(use.resource)) return [];
+    poolUses.push({ use: own, pool: use.resource });
+    return [own];
+  });
 
 /** What pieces lie on, and a tier of a stack: one piece finds a place. */
 const isOnIt = (pool: string): boolean => isCarrier(pool.replace(/-\d+$/, "")) || pool.startsWith("steamer-tier");
