@@ -4,6 +4,7 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
+import { stepIn } from "@/core/plan/schema";
 import { piecesIn, piecesOf } from "@/core/run/afterwards";
 import { isFirstPiece, loadsToCome } from "@/core/run/pilot";
 import { plannedMinutes } from "@/core/run/replay";
@@ -54,8 +55,10 @@ export function PilotCheck({ task, since, say }: Props) {
       .join(", ");
     if (isWeighed) say({ kind: "amount", item, what: "piece", value: grams });
     say({ kind: "retimed", task, minutes: Math.round(minutes), ...(note && { note: `First piece: ${note}` }) });
-    // One that was planned is over with that, unless it is not.
-    if (isPlanned && seen.Inside !== "raw") say({ kind: "checked", task, seen: "right" });
+    // One that was planned is over with that, unless it is raw, or its core is still to be measured.
+    const wantedC = stepIn(plan, task)?.coreC;
+    const isHot = wantedC === undefined || (state.tasks.get(task)?.coreC ?? -Infinity) >= wantedC;
+    if (isPlanned && isHot && seen.Inside !== "raw") say({ kind: "checked", task, seen: "right" });
   };
   return (
     <Box
