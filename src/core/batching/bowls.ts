@@ -1,5 +1,6 @@
 import { ingredientOf, type Named } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
+import { fillingComponents } from "../item/desk";
 import type { Item } from "../item/schema";
 
 /** Lines of a filling that stand ready together; no name where everything does. */
@@ -16,10 +17,10 @@ const RAW: ReadonlySet<string> = new Set(["meat", "mincedMeat", "poultry", "fish
  */
 export function bowlsOf<L extends Named & { readonly id?: string }>(
   lines: readonly L[],
-  { filling }: Pick<Item, "filling">,
+  item: Pick<Item, "filling">,
   catalogue: Catalogue = OURS,
 ): Bowl<L>[] {
-  const components = [...filling.components, ...(filling.variants ?? []).flatMap((variant) => variant.components)];
+  const components = fillingComponents(item);
   const isHeated = ({ name }: L) => components.find((one) => one.name === name)?.cook === true;
   const raw = lines.filter((line) => RAW.has(ingredientOf(line, catalogue)?.hazard ?? ""));
   const others = lines.filter((line) => !raw.includes(line));

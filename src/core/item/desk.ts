@@ -94,6 +94,10 @@ const onFlour = (grams: number, flourG: number): number => (flourG > 0 ? bakersP
 export const doughComponents = ({ dough }: Pick<Item, "dough">): readonly Component[] =>
   dough.parts.flatMap((part) => part.components);
 
+/** Every component of every filling of an item, the first filling's before the others'. */
+export const fillingComponents = ({ filling }: Pick<Item, "filling">): readonly Component[] =>
+  [filling, ...(filling.variants ?? [])].flatMap(({ components }) => components);
+
 type DoughTotals = Pick<DeskTotals, "flourG" | "doughG" | "hydrationPct" | "fatPct" | "pureFatPct" | "uncounted" | "saltPct">;
 
 /** Sums and percentages of a dough by itself. Without any flour the percentages are 0. */

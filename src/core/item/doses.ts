@@ -3,6 +3,7 @@ import { ingredientOf, isFlour, type Named } from "../ingredients/lookup";
 import { OURS, type Catalogue } from "../ingredients/own";
 import { displayMass } from "../quantities/display";
 import { sum } from "../shared/rounding";
+import { doughComponents } from "./desk";
 import type { Component, Item } from "./schema";
 import type { Dose, DosedBy, Step } from "./step";
 
@@ -42,7 +43,7 @@ export const gramsOf = (by: DosedBy, lines: readonly Line[], catalogue: Catalogu
 export const linesFor = (
   { dough, filling }: Pick<Item, "dough" | "filling">,
   { part }: Pick<Step, "part">,
-): readonly Component[] => (part === "filling" ? filling.components : dough.parts.flatMap(({ components }) => components));
+): readonly Component[] => (part === "filling" ? filling.components : doughComponents({ dough }));
 
 /** A dose for what is at hand: g, in level spoons where its density is known, and the weight it goes by, g. */
 export interface AtHand {

@@ -11,7 +11,9 @@ import { withTwoTrays } from "./two-trays";
 /** What the scheduler has to know of a day that is under way, whole minutes. */
 export function executionOf(plan: Plan, { tasks }: RunState, now: number): ExecutionState {
   const { problem } = plan;
-  const planned = plannedMinutes(plan);
+  // Asked for by few tasks on few days.
+  let planned: ReadonlyMap<string, number> | undefined;
+  const plannedMin = (id: string): number => (planned ??= plannedMinutes(plan)).get(id)!;
   const mayWait = new Set(problem.tasks.flatMap(({ id, duration }) => (Array.isArray(duration) ? [id] : [])));
   const done: { id: string; start: number; end: number }[] = [];
   const running: { id: string; start: number; end?: number; noEarlier?: number }[] = [];
@@ -26,7 +28,7 @@ export function executionOf(plan: Plan, { tasks }: RunState, now: number): Execu
         id,
         ...(task.notBefore !== undefined && { notBefore: task.notBefore }),
         ...((task.minutes !== undefined || task.odd) && {
-          minutes: leastFor(problem, id, lengthIn(task, planned.get(id)!)),
+          minutes: leastFor(problem, id, lengthIn(task, plannedMin(id))),
         }),
       });
   }

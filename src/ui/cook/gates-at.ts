@@ -32,10 +32,13 @@ export function gatesAt({ plan, state, minute, made }: Day, task: string): Gates
 /** What a step comes after that is not over, and that something keeps from being over, or that nobody has looked at. */
 export function gatesBefore(day: Day, task: string): { readonly shut: readonly string[]; readonly unasked: readonly string[] } {
   const after = day.plan.problem.tasks.find(({ id }) => id === task)?.after ?? [];
-  const open = after.map((link) => link.task).filter((id) => day.plan.tasks[id] && day.state.tasks.get(id)?.status === "running");
+  const open = after
+    .map((link) => link.task)
+    .filter((id) => day.plan.tasks[id] && day.state.tasks.get(id)?.status === "running")
+    .map((id) => ({ id, ...gatesAt(day, id) }));
   return {
-    shut: open.filter((id) => gatesAt(day, id).isShut),
-    unasked: open.filter((id) => gatesAt(day, id).isUnasked),
+    shut: open.filter(({ isShut }) => isShut).map(({ id }) => id),
+    unasked: open.filter(({ isUnasked }) => isUnasked).map(({ id }) => id),
   };
 }
 

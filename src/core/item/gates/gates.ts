@@ -1,5 +1,6 @@
 import { bindable } from "../seasoning";
 import { OURS, type Catalogue } from "../../ingredients/own";
+import { fillingComponents } from "../desk";
 import { gramsOf, linesFor } from "../doses";
 import type { Component, Item } from "../schema";
 import { isHeat, type Step } from "../step";
@@ -41,7 +42,7 @@ type Line = Pick<Component, "id" | "name" | "ingredient" | "grams">;
 
 /** Lines of a filling as they are at hand, with how often what the recipe says of each goes in. */
 function fillingAtHand(item: Item, lines: readonly Line[]) {
-  const all = [...item.filling.components, ...(item.filling.variants ?? []).flatMap((variant) => variant.components)];
+  const all = fillingComponents(item);
   return lines.flatMap((line) => {
     const written = all.find(({ id, name }) => id === line.id && name === line.name);
     return written ? [{ ...written, grams: line.grams, times: line.grams / written.grams }] : [];
