@@ -116,10 +116,10 @@ test("restore: what there is, what is brought back, and what is no backup", () =
 test("sixty spoiled documents through the commands: an answer, or one line", async () => {
   const tally = await spoiledDocuments(60, seeded(20261129));
   expect([tally.tried, tally.failed]).toEqual([60, []]);
-}, 180_000);
+});
 
 test("problems without end: an answer that says so, or that it is too much", async () => {
   const tally = await longInputs(4);
   // How long they take is measured by `npm run bench:faults`: here it counts that they end as they should.
   expect(tally.failed.filter((line) => !/ s for \d+ s asked$/.test(line))).toEqual([]);
-}, 120_000);
+});

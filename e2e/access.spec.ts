@@ -1,5 +1,8 @@
 import AxeBuilder from "@axe-core/playwright";
+import { demoServer } from "./demo-server";
 import { expect, test } from "./test";
+
+const own = demoServer();
 
 /** Nothing serious stands in the way of whoever hears pages or presses keys, on every view with the demo in it. */
 const VIEWS = [
@@ -13,11 +16,10 @@ const VIEWS = [
 
 for (const width of [1280, 390])
   test(`every view, ${width} wide`, async ({ page }) => {
-    test.setTimeout(150_000);
     await page.setViewportSize({ width, height: 800 });
     for (const path of VIEWS) {
-      await page.goto(path);
-      if (path.startsWith("/g/")) await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+      await page.goto(`${own.url}${path}`);
+      if (path.startsWith("/g/")) await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
       expect(serious.map(({ id, nodes }) => `${path}: ${id}: ${nodes[0].html.slice(0, 200)}`)).toEqual([]);

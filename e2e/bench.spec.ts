@@ -1,10 +1,13 @@
 import AxeBuilder from "@axe-core/playwright";
+import { demoServer } from "./demo-server";
 import { expect, test } from "./test";
 
 /** One question at a time, answered as it is typed; the address of an answer holds its figures. */
 
+const own = demoServer();
+
 test("a question is found from any page, and what is typed stands in the address of its answer", async ({ page, context }) => {
-  await page.goto("/");
+  await page.goto(`${own.url}/`);
   await page.getByRole("link", { name: "Bench" }).click();
   await page.getByRole("link", { name: "How large is the disc?" }).click();
   const answer = page.getByRole("region", { name: "The answer" });
@@ -21,7 +24,7 @@ test("a question is found from any page, and what is typed stands in the address
 });
 
 test("a rise has its window drawn and its figures as a table, in the cook's own scale", async ({ page }) => {
-  await page.goto("/bench/rise?roomC=24&laterC=24");
+  await page.goto(`${own.url}/bench/rise?roomC=24&laterC=24`);
   const answer = page.getByRole("region", { name: "The answer" });
   await expect(answer.getByRole("img", { name: /^Rise so far/ })).toBeVisible();
   await answer.getByText("The figures as a table").click();
@@ -38,7 +41,7 @@ test("a rise has its window drawn and its figures as a table, in the cook's own 
 
 test("on a phone the questions come first, and a drawn tray follows what is typed", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto("/bench");
+  await page.goto(`${own.url}/bench`);
   await page.getByRole("link", { name: "How many lie on it?" }).click();
   await expect(page.getByRole("img", { name: "12 pieces on 300 by 400 mm" })).toBeVisible();
   await page.getByLabel("Across, or long, mm").fill("40");

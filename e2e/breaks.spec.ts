@@ -17,7 +17,7 @@ const state = (page: Page) =>
     .getByRole("status")
     .filter({ hasText: /saved|saving/i })
     .first();
-const saved = (page: Page) => expect(state(page)).toHaveText("Saved", { timeout: 40_000 });
+const saved = (page: Page) => expect(state(page)).toHaveText("Saved");
 const waits = (page: Page) => page.getByRole("status", { name: "What waits for the server" });
 const name = (page: Page) => page.getByRole("textbox", { name: "Name", exact: true });
 const guests = (page: Page) => page.getByLabel("Count of group 1");
@@ -66,7 +66,7 @@ test("the tab is closed while the server is away: leaving warns, and the next pa
   await own.start();
   const next = await context.newPage();
   await next.goto(own.url);
-  await expect.poll(() => stored().name, { timeout: 20_000 }).toBe("Kept over closing");
+  await expect.poll(() => stored().name).toBe("Kept over closing");
   await next.reload();
   await expect(next.getByText("Kept over closing")).toBeVisible();
 });
@@ -120,7 +120,7 @@ test("a locked disk: pages are read meanwhile, the reason is said, and the save 
   const other = new Database(own.file);
   other.exec("begin immediate");
   await name(page).fill("While it was locked");
-  await expect(state(page)).toContainText("is held by another program", { timeout: 20_000 });
+  await expect(state(page)).toContainText("is held by another program");
   expect((await fetch(`${own.url}/items`)).status).toBe(200);
   other.exec("rollback");
   other.close();

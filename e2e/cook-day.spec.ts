@@ -65,7 +65,7 @@ test("an order is moved by hand: what it comes to is said first, what cannot be 
   page,
 }) => {
   await practise(page, "first-try");
-  await expect(page.getByTestId("rest")).toHaveText(/stays \d\d:\d\d/, { timeout: 30_000 });
+  await expect(page.getByTestId("rest")).toHaveText(/stays \d\d:\d\d/);
   await page.getByRole("button", { name: "The day", exact: true }).click();
   const rows = page.getByRole("list", { name: "The day" }).getByRole("listitem");
   await expect(rows.first()).toContainText("Weigh out dough");
@@ -82,10 +82,10 @@ test("an order is moved by hand: what it comes to is said first, what cannot be 
   // Mixing before its dough is weighed out cannot be.
   const mix = (await rows.allTextContents()).findIndex((text) => /Mix dough/.test(text));
   await move(mix, Array<string>(mix).fill("ArrowUp"));
-  await expect(page.getByText(/It cannot be: it needs what the other leaves/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/It cannot be: it needs what the other leaves/)).toBeVisible();
   await page.getByRole("button", { name: "All right" }).click();
   await move(0, ["ArrowDown"]);
-  await expect(page.getByRole("button", { name: "In this order" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("button", { name: "In this order" })).toBeVisible();
   await page.getByRole("button", { name: "In this order" }).click();
   await expect(rows.first()).toContainText("Weigh out filling");
   await page.reload();
@@ -158,10 +158,10 @@ test("a lid over raised dough stays shut; who opens it says why, and it stays op
 test("of a lot on the table half goes into the fridge, where it stands still, and comes out again", async ({ page }) => {
   const tasks = await toCook(page, "launch-night");
   await page.getByRole("button", { name: "Cook this plan" }).click();
-  await expect(page).toHaveURL(/\/cook\/launch-night-/, { timeout: 30_000 });
+  await expect(page).toHaveURL(/\/cook\/launch-night-/);
   const bake = tasks.findIndex((task) => task.startsWith("bow-seat-bun/b-bake/"));
   const at = (k: number) => new Date(Date.now() - 50 * 60_000 + k).toISOString();
-  await expect(page.getByTestId("rest")).not.toHaveText(/being worked out/, { timeout: 30_000 });
+  await expect(page.getByTestId("rest")).not.toHaveText(/being worked out/);
   await hold(
     page,
     runOf(page),
@@ -198,11 +198,11 @@ test("a lot that lay out for too long is not heated without a word, however earl
 test("a bake that took longer is kept in its item as a version, once, and stands there", async ({ page }) => {
   const tasks = await toCook(page, "first-try");
   await page.getByRole("button", { name: "Cook this plan" }).click();
-  await expect(page).toHaveURL(/\/cook\/first-try-/, { timeout: 30_000 });
+  await expect(page).toHaveURL(/\/cook\/first-try-/);
   const run = runOf(page);
   const bake = tasks.find((task) => /-bake\//.test(task))!;
   const ago = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString();
-  await expect(page.getByTestId("rest")).not.toHaveText(/being worked out/, { timeout: 30_000 });
+  await expect(page.getByTestId("rest")).not.toHaveText(/being worked out/);
   await hold(
     page,
     run,

@@ -1,6 +1,6 @@
 import { expect, type Page } from "./test";
 
-const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 60_000 });
+const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
 
 /** The card of what a cook does now. */
 const nowOf = (page: Page, cook: string) => page.getByRole("region", { name: cook, exact: true }).getByRole("article").first();
@@ -87,7 +87,7 @@ export function cooking(own: { readonly url: string }) {
     async practise(page: Page, gathering: string): Promise<string[]> {
       const tasks = await toCook(page, gathering);
       await page.getByRole("button", { name: "Practise it" }).click();
-      await expect(page).toHaveURL(new RegExp(`/cook/${gathering}-`), { timeout: 30_000 });
+      await expect(page).toHaveURL(new RegExp(`/cook/${gathering}-`));
       return tasks;
     },
   };

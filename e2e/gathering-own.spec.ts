@@ -8,7 +8,7 @@ test.describe.configure({ mode: "serial" });
 const own = demoServer();
 
 const planState = (page: Page) => page.getByTestId("plan-state");
-const fits = (page: Page) => expect(planState(page)).toHaveText(/^The plan fits/, { timeout: 40_000 });
+const fits = (page: Page) => expect(planState(page)).toHaveText(/^The plan fits/);
 const line = (page: Page, item: string) => page.getByTestId(`line-${item}`).first();
 
 test("other hours this time, a helper by name, a time that cannot be read", async ({ page }) => {
@@ -176,7 +176,6 @@ test("asked today for a filling that sets overnight: why not, and when at the ea
   const refusal = page.getByRole("alert").filter({ hasText: "does not fit" });
   await expect(refusal).toContainText(
     /Keel moons: from now, \d\d:\d\d, it takes \d+ h.* at the least \(the longest of it: .*\).*It cannot be ready before/,
-    { timeout: 30_000 },
   );
 });
 

@@ -1,4 +1,7 @@
+import { demoServer } from "./demo-server";
 import { expect, test, type Page } from "./test";
+
+const own = demoServer();
 
 const saved = (page: Page) => expect(page.getByText("Saved", { exact: true })).toBeVisible();
 const claims = (page: Page) => page.getByTestId("claims");
@@ -6,7 +9,7 @@ const claims = (page: Page) => page.getByTestId("claims");
 test("a pork bun in cups with odd lines is kept with a gap, mended later, and follows each edit and each undo", async ({
   page,
 }) => {
-  await page.goto("/items/new");
+  await page.goto(`${own.url}/items/new`);
   await page.getByRole("textbox", { name: "Name", exact: true }).fill("Quay buns");
   await page.getByLabel("Pieces it makes").fill("12");
   await page
@@ -65,7 +68,7 @@ test("a pork bun in cups with odd lines is kept with a gap, mended later, and fo
 });
 
 test("what nobody knows is asked once and kept for good", async ({ page }) => {
-  await page.goto("/items/new");
+  await page.goto(`${own.url}/items/new`);
   await page.getByRole("textbox", { name: "Name", exact: true }).fill("Glimmer rounds");
   await page.getByLabel("Pieces it makes").fill("8");
   await page.getByRole("textbox", { name: "Dough", exact: true }).fill("300 g flour\n150 g water");
@@ -87,12 +90,12 @@ test("what nobody knows is asked once and kept for good", async ({ page }) => {
   await page.reload();
   await expect(claims(page)).toContainText("vegan · contains gluten (wheat), sesame");
   // It holds for the next recipe as well.
-  await page.goto("/items");
+  await page.goto(`${own.url}/items`);
   await expect(page.getByRole("link", { name: /Glimmer rounds/ })).toContainText("vegan · contains gluten (wheat), sesame");
 });
 
 test("a total is taken when the field is left, spares who has a need, and is taken back whole", async ({ page }) => {
-  await page.goto("/g/launch-night");
+  await page.goto(`${own.url}/g/launch-night`);
   const counts = page.getByLabel(/^Count of group/);
   await expect(counts.first()).toBeVisible();
   const before = await counts.evaluateAll((all) => all.map((input) => (input as HTMLInputElement).value));
@@ -115,7 +118,7 @@ test("a total is taken when the field is left, spares who has a need, and is tak
 });
 
 test("the list buys oil for the fryer, whole eggs and stock by its kind", async ({ page }) => {
-  await page.goto("/g/launch-night/quantities");
+  await page.goto(`${own.url}/g/launch-night/quantities`);
   await page.getByRole("button", { name: "Shopping list" }).click();
   await expect(page.getByTestId("buy-oil")).toContainText("the fill of the fryer");
   await expect(page.getByTestId("buy-stock-poultry celery-free")).toBeVisible();
@@ -129,16 +132,16 @@ test("the list buys oil for the fryer, whole eggs and stock by its kind", async 
 });
 
 test("an item goes into a file and comes back the same", async ({ page }) => {
-  await page.goto("/items/hawser-coil");
+  await page.goto(`${own.url}/items/hawser-coil`);
   await expect(claims(page)).toContainText("vegetarian");
   const said = await claims(page).textContent();
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "As a file" }).click()]);
   expect(download.suggestedFilename()).toBe("hawser-coil.unisynth.json");
-  await page.goto("/items");
+  await page.goto(`${own.url}/items`);
   await page.getByLabel("An item from a file").setInputFiles(await download.path());
   await expect(page).toHaveURL(/\/items\/hawser-coils/);
   await expect(claims(page)).toHaveText(said!);
-  await page.goto("/items");
+  await page.goto(`${own.url}/items`);
   await page
     .getByLabel("An item from a file")
     .setInputFiles({ name: "odd.json", mimeType: "application/json", buffer: Buffer.from("{}") });

@@ -1,8 +1,11 @@
+import { demoServer } from "./demo-server";
 import { expect, test } from "./test";
 
+const own = demoServer();
+
 test("weights are ticked off and stay so; the shopping list takes the pantry off and rounds to packs", async ({ page }) => {
-  await page.goto("/g/first-try/quantities");
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 30_000 });
+  await page.goto(`${own.url}/g/first-try/quantities`);
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
   const dough = page.getByRole("article", { name: "Slipway pies, Dough" });
   const first = dough.getByRole("checkbox").first();
   await first.click();
@@ -36,7 +39,7 @@ test("weights are ticked off and stay so; the shopping list takes the pantry off
 });
 
 test("while a plan still gets better the sheets stay under the hand", async ({ page }) => {
-  await page.goto("/g/launch-night");
+  await page.goto(`${own.url}/g/launch-night`);
   await page.getByLabel("Guests in all").fill("38");
   await page.getByLabel("Guests in all").press("Enter");
   await page.getByRole("link", { name: "Quantities" }).click();
@@ -64,7 +67,7 @@ test("while a plan still gets better the sheets stay under the hand", async ({ p
 });
 
 test("a recipe from paper, in cups and °F, becomes an item, pieces and a timetable", async ({ page }) => {
-  await page.goto("/items");
+  await page.goto(`${own.url}/items`);
   await page.getByRole("link", { name: "Type in a recipe" }).click();
   await page.getByRole("textbox", { name: "Name", exact: true }).fill("Corner hand pies");
   await page.getByLabel("Pieces it makes").fill("12");
@@ -108,12 +111,12 @@ test("a recipe from paper, in cups and °F, becomes an item, pieces and a timeta
   await expect(page.getByRole("region", { name: "Balance of dough and filling" })).toContainText("12 pieces");
   await expect(page.getByRole("region", { name: "Steps" })).toContainText("oven 170 °C, fan");
 
-  await page.goto("/g/first-try");
+  await page.goto(`${own.url}/g/first-try`);
   await page.getByRole("button", { name: "Remove Slipway pies" }).click();
   await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
   await page.getByRole("option", { name: "Corner hand pies" }).click();
   await expect(page.getByTestId(/^line-corner-hand-pies-/).getByTestId("pieces")).toHaveText(/^\d+$/);
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 30_000 });
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
   await page.getByRole("link", { name: "Timeline" }).click();
   await expect(
     page
@@ -127,12 +130,12 @@ test("a recipe from paper, in cups and °F, becomes an item, pieces and a timeta
   await expect(async () => {
     if (!(await before.isVisible())) await page.getByRole("button", { name: "Undo" }).click();
     await expect(before).toBeVisible({ timeout: 500 });
-  }).toPass({ timeout: 15_000 });
+  }).toPass({ timeout: 60_000 });
   await expect(page.getByText("Saved", { exact: true })).toBeVisible();
 });
 
 test("on the desk every column follows the one that is typed in, and undo takes it back", async ({ page }) => {
-  await page.goto("/items/slipway-pie");
+  await page.goto(`${own.url}/items/slipway-pie`);
   await page.getByLabel("Percent of butter, unsalted, cold").fill("60");
   await expect(page.getByLabel("Grams of butter, unsalted, cold")).toHaveValue("300");
   await page.getByLabel("Measure of fine salt").first().fill("2 tsp");
@@ -151,7 +154,7 @@ test("on the desk every column follows the one that is typed in, and undo takes 
 });
 
 test("ways of doing it change the steps; a copy and putting away can be taken back", async ({ page }) => {
-  await page.goto("/items/bow-seat-bun");
+  await page.goto(`${own.url}/items/bow-seat-bun`);
   const steps = page.getByRole("region", { name: "Steps" });
   await expect(steps.locator("[data-step=b-wash-1]")).toBeVisible();
   await steps.getByRole("button", { name: "Egg once" }).click();
@@ -163,7 +166,7 @@ test("ways of doing it change the steps; a copy and putting away can be taken ba
   await expect(page.getByText("No filling yet")).toBeVisible();
   await page.getByRole("button", { name: "Put away" }).click();
   await expect(page.getByText(/not offered for new gatherings/)).toBeVisible();
-  await page.goto("/items");
+  await page.goto(`${own.url}/items`);
   const away = page.getByRole("region", { name: "Put away" });
   await expect(away).toContainText("Bow-seat buns, another filling");
   await away.getByRole("button", { name: "Bring back" }).click();
@@ -173,7 +176,7 @@ test("ways of doing it change the steps; a copy and putting away can be taken ba
 test("an exchange, a question on which cooks differ and a step's time change the item, and undo takes them back", async ({
   page,
 }) => {
-  await page.goto("/items/slipway-pie");
+  await page.goto(`${own.url}/items/slipway-pie`);
   await page.getByLabel("Use something else instead of butter, unsalted, cold").click();
   await page.getByRole("menuitem", { name: /205 g lard.*40 g more water/s }).click();
   await expect(page.getByLabel("Grams of lard")).toHaveValue("205");
@@ -198,7 +201,7 @@ test("an exchange, a question on which cooks differ and a step's time change the
 });
 
 test("sums for an item answer as they are typed", async ({ page }) => {
-  await page.goto("/items/slipway-pie");
+  await page.goto(`${own.url}/items/slipway-pie`);
   const sums = page.getByRole("region", { name: "Sums for this item" });
   await sums.getByLabel("Liquid, g").fill("400");
   await expect(sums).toContainText("16 g of starch stirred into 32 g of cold water, or 32 g of flour");
@@ -211,7 +214,7 @@ test("sums for an item answer as they are typed", async ({ page }) => {
 });
 
 test("what went in by feel is the next plan's figure, and pieces are weighed in", async ({ page }) => {
-  await page.goto("/g/launch-night/quantities");
+  await page.goto(`${own.url}/g/launch-night/quantities`);
   const dough = page.getByRole("article", { name: /^Hawser coils, Dough/ }).first();
   const field = dough.getByLabel(/that went in, g/);
   const planned = Number(await field.getAttribute("placeholder"));
@@ -230,19 +233,19 @@ test("what went in by feel is the next plan's figure, and pieces are weighed in"
   await expect(dough).toContainText(/2 of \d+ weighed; the other \d+ must be 6[4-7]\.\d g/);
   await expect(dough).toContainText("90 g, fill 72.8 g");
 
-  await page.goto("/items/hawser-coil");
+  await page.goto(`${own.url}/items/hawser-coil`);
   await expect(page.getByText(/By feel it took/)).toBeVisible();
   await page.getByRole("button", { name: "Forget it" }).click();
   await expect(page.getByText(/By feel it took/)).toHaveCount(0);
 });
 
 test("units, clock and scale are the cook's own on every page", async ({ page }) => {
-  await page.goto("/items/hawser-coil");
+  await page.goto(`${own.url}/items/hawser-coil`);
   await page.getByRole("button", { name: /^Units/ }).click();
   await page.getByRole("button", { name: "°F", exact: true }).click();
   await page.getByRole("button", { name: "6:30 pm" }).click();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("region", { name: "Steps" })).toContainText(/oven \d+ °F/);
-  await page.goto("/g/first-try");
-  await expect(page.getByTestId("first-start")).toContainText(/\d:\d\d [ap]m/, { timeout: 30_000 });
+  await page.goto(`${own.url}/g/first-try`);
+  await expect(page.getByTestId("first-start")).toContainText(/\d:\d\d [ap]m/);
 });

@@ -16,17 +16,15 @@ test("a night in the fridge is added on the desk, and the evening before fills u
   await expect(night).toContainText("Cover it; into the fridge overnight.");
   await expect(night.getByLabel("Usual, min")).toHaveValue("600");
   // Nobody is there the evening before: what that does to the next day is said at once.
-  await expect(page.getByRole("status").filter({ hasText: "it does not fit any more" })).toBeVisible({
-    timeout: 30_000,
-  });
+  await expect(page.getByRole("status").filter({ hasText: "it does not fit any more" })).toBeVisible();
   await expect(page.getByText("Saved", { exact: true })).toBeVisible();
 
   await page.goto(`${own.url}/g/first-try`);
-  await expect(page.getByTestId("plan-state")).toHaveText("No plan for this", { timeout: 40_000 });
+  await expect(page.getByTestId("plan-state")).toHaveText("No plan for this");
   const cooks = page.getByRole("region", { name: "Who cooks" });
   await cooks.getByRole("button", { name: /other hours this time/ }).click();
   await cooks.getByRole("button", { name: "More hours" }).click();
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
   await expect(page.getByTestId("first-start")).toHaveText(/^[A-Z][a-z]{2} (18|19|20):\d\d/);
   await page.getByRole("link", { name: "Timeline" }).click();
   const timeline = page.getByRole("region", { name: "Timeline" });

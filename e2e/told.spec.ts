@@ -33,7 +33,7 @@ test("a told recipe becomes pies; what is looked at before work goes on is asked
   const cooks = page.getByRole("region", { name: "Who cooks" });
   await cooks.getByRole("button", { name: /other hours this time/ }).click();
   await cooks.getByRole("button", { name: "More hours" }).click();
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
   await page.getByRole("link", { name: "Timeline" }).click();
   const timeline = page.getByRole("region", { name: "Timeline" });
   const open = (what: RegExp) => timeline.getByRole("button", { name: what }).first().click();
@@ -48,7 +48,7 @@ test("a told recipe becomes pies; what is looked at before work goes on is asked
   await gate.getByRole("button", { name: "yes" }).click();
   await expect(gate).toContainText("3 g of starch, stirred into cold water, boiled up in it; cold again, look again.");
   await gate.getByRole("button", { name: "See what 10 min later moves" }).click();
-  await expect(page.getByRole("group", { name: "If it runs late" })).toContainText(/10 min late|min late/, { timeout: 20_000 });
+  await expect(page.getByRole("group", { name: "If it runs late" })).toContainText(/10 min late|min late/);
   await gate.getByRole("button", { name: "no", exact: true }).click();
 
   // What was seen is still there when the step is opened again.
@@ -117,7 +117,7 @@ Cook the base 12 min, divide it. Cook the mushrooms 10 min. Mix the pork in raw.
   await expect(beside).toContainText("Chutney belongs to Two ways at Lunch: 15 g a piece.");
   await beside.getByRole("button", { name: "Make it too" }).click();
   await expect(beside.getByTestId("beside-total")).toHaveText("150 g for 10 pieces, 0.5 × its recipe");
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
 
   await page.getByRole("link", { name: "Quantities" }).click();
   const sheet = page.getByRole("article", { name: "Two ways, Base of the fillings" });

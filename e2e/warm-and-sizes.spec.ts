@@ -5,7 +5,7 @@ import { expect, test, type Page } from "./test";
 
 const own = demoServer();
 
-const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/, { timeout: 40_000 });
+const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
 const line = (page: Page, item: string) => page.getByTestId(`line-${item}`).first();
 
 test("what is fried is kept warm in the oven, and each step says how long it may wait for the table", async ({ page }) => {

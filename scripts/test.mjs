@@ -15,7 +15,7 @@ const unitFile = join(results, "unit.json");
 const browserFile = join(results, "browser.json");
 
 /** What no tool takes on a slow machine: one that takes longer hangs, and is ended and told. */
-const MOST_MINUTES = 40;
+const MOST_MINUTES = 120;
 
 /** Runs one of the project's tools and shows what it says; true when it is content. */
 function run(name, command, args, env = {}) {

@@ -7,7 +7,7 @@ import { join } from "node:path";
 const SEED = ["scripts/run.mjs", "cli/seed.ts"];
 const SERVE = ["scripts/run.mjs", "cli/serve.ts"];
 /** A server that does not answer after so long does not start, ms; it is looked at so often. */
-const MOST_START_MS = 30_000;
+const MOST_START_MS = 120_000;
 const LOOK_MS = 50;
 
 /** A server on a data file of its own, for what takes it away, spoils its disk or fills it. It keeps its port. */

@@ -68,7 +68,7 @@ export function prepare(plan: Plan | undefined): void {
 const REHEARSED = { minutes: 10, seconds: 0.05 } as const;
 
 /** A worker says something several times a second; one that is silent for so long was stopped by the browser, ms. */
-const SILENCE_MS = 30_000;
+const SILENCE_MS = 90_000;
 
 /** A promise that comes true when `heard` was not called for so long; `over` ends the watch. */
 function watch() {
@@ -77,7 +77,7 @@ function watch() {
   const silent = new Promise<string>((resolve) => (say = resolve));
   const heard = () => {
     clearTimeout(timer);
-    timer = setTimeout(() => say("the planning worker said nothing for half a minute"), SILENCE_MS);
+    timer = setTimeout(() => say("the planning worker said nothing for a minute and a half"), SILENCE_MS);
   };
   heard();
   return { silent, heard, over: () => clearTimeout(timer) };

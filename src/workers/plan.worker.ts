@@ -21,6 +21,9 @@ const DRAWN_MS = 300;
 const REHEARSALS = 20;
 const LATE_MIN = 10;
 
+/** So long a machine that is slow looks for a first plan, s: on a phone at its last few per cent a good day takes a minute. */
+const PATIENCE_S = 150;
+
 const now = () => performance.now();
 
 /** Tells at once the first time and then only now and then. */
@@ -37,7 +40,7 @@ let cooked: Plan | undefined;
 
 const service: PlanService = {
   async plan(request, from, better, progress) {
-    const { plan, improve } = beginPlan(request, { now, from, better: seldom(better), progress: seldom(progress) });
+    const { plan, improve } = beginPlan(request, { now, from, patience: PATIENCE_S, better: seldom(better), progress: seldom(progress) });
     if (!improve) return plan;
     await new Promise((resolve) => setTimeout(resolve, DRAWN_MS));
     return improve();

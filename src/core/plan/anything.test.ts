@@ -6,7 +6,7 @@ import { makePlan } from "./pipeline";
 import { parseRequest } from "./request-check";
 
 /** So many requests, of which so many pass the door at the least: the others would test nothing but the door. */
-const RUNS = 2000;
+const RUNS = 700;
 const MOST_PASS = 0.9;
 
 test("whatever passes the door is planned or refused, and never ends in a fault", () => {
@@ -24,4 +24,4 @@ test("whatever passes the door is planned or refused, and never ends in a fault"
     { numRuns: RUNS, seed: 20261129, endOnFailure: true },
   );
   expect(passed).toBeGreaterThan(MOST_PASS * RUNS);
-}, 300_000);
+});

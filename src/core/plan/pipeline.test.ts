@@ -5,7 +5,7 @@ import { brokenRules } from "@tests/plan-rules";
 import { makePlan } from "./pipeline";
 import { parseRequest } from "./request-check";
 import { quantitiesOf } from "./quantities";
-import type { Plan } from "./schema";
+import { isProvenNo, type Plan } from "./schema";
 
 /** Without a clock the plan depends on the request alone. */
 const options = { now: () => 0 };
@@ -34,6 +34,21 @@ describe("the demo gatherings", () => {
       expect(makePlan(request, { ...options, from: other }).solution).toEqual(old.solution);
     },
   );
+
+  test("a slow machine is no reason to say that there is no plan: it looks as long as it has tried little", () => {
+    const request = expectRequest(demoInput("launch-night", { solve: { seconds: 20, seed: 1 } }));
+    // A second goes by whenever somebody looks at the clock: some twenty times as slow as a good machine.
+    const slowClock = () => {
+      let looked = 0;
+      return () => 1000 * looked++;
+    };
+    const cutOff = makePlan(request, { now: slowClock() });
+    expect(cutOff.solution.status).toBe("infeasible");
+    expect(isProvenNo(cutOff)).toBe(false);
+    const found = makePlan(request, { now: slowClock(), patience: 150 });
+    expect(found.solution.status).not.toBe("infeasible");
+    expect(brokenRules(request, found)).toEqual([]);
+  });
 
   test("a serving time that is moved keeps the order of the plan at hand", () => {
     const old = plans.get("first-try")!;

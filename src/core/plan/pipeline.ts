@@ -18,6 +18,11 @@ export interface PlanOptions {
   /** Told of every better plan on the way. */
   readonly better?: (plan: Plan) => void;
   readonly progress?: (state: Progress) => boolean | void;
+  /**
+   * A slow machine has so many seconds instead of those of the request before it says that no plan was found, as long as it
+   * has tried little: a no that only means that the machine is slow is none. A first plan that comes late is still improved.
+   */
+  readonly patience?: number;
 }
 
 /** Time that a way of dividing the work gets for a first schedule before another has its turn, ms. */
@@ -26,6 +31,11 @@ const TURN_MS = 1200;
 const FIRST_SHARE = 0.8;
 /** The same in steps, where no clock limits the search. */
 const TURN_STEPS = 150;
+/** Steps that a turn has, however slow the machine. */
+const LEAST_STEPS = 4;
+/** Share of the turns that a good machine takes in the time of the request: a slow one takes as many before it says no, and has as much of that time to improve. */
+const LEAST_SHARE = 0.25;
+
 /** A first plan, or a refusal, which `options.better` is told of; and what makes it better, where it can be made better. */
 export interface Begun {
   readonly plan: Plan;
@@ -54,8 +64,14 @@ export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
   if (q.limits.length > 0) return { plan: refuse(request, q, q.limits) };
   if (q.expansion.problem.tasks.length === 0) return { plan: assemble(request, q, q.expansion, emptySolution()) };
   const { seconds, seed, iterations } = request.solve;
-  const limit = seconds === undefined ? Infinity : options.now() + seconds * 1000;
+  const began = options.now();
+  let limit = seconds === undefined ? Infinity : began + seconds * 1000;
   const left = () => (limit - options.now()) / 1000;
+  /** Whether the time of the request is over after so few turns that a no would be the machine's. */
+  const isSlow = (turns: number) =>
+    seconds !== undefined &&
+    turns * TURN_MS < LEAST_SHARE * seconds * 1000 &&
+    options.now() < began + 1000 * (options.patience ?? 0);
   let cancelled = false;
   const progress = (state: Progress): boolean => {
     cancelled ||= options.progress?.(state) === false;
@@ -89,28 +105,24 @@ export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
     [...careful, ...attempts].find((attempt) => attempt.goesOnFrom(from, new Budget({ now: options.now, progress, seconds: 1 })));
   if (known) return begun(known);
   const turns = seconds === undefined ? 3 * attempts.length : Infinity;
-  for (let turn = 0, next = 1; turn < turns && !cancelled && left() > 0; turn++) {
+  const turnClock = (turn: number) => {
+    const most = Math.max(left(), (options.patience ?? 0) - (options.now() - began) / 1000);
+    const ms = turn === 0 ? Math.max(TURN_MS, Math.min(3 * TURN_MS, 1000 * FIRST_SHARE * left())) : TURN_MS;
+    return { seconds: most, firstBy: options.now() + Math.min(1000 * most, ms), firstSteps: options.patience ? LEAST_STEPS : 0 };
+  };
+  for (let turn = 0, next = 1; turn < turns && !cancelled; turn++) {
+    if (left() <= 0 && !isSlow(turn)) break;
     const open = attempts.filter((attempt) => !attempt.ruledOut);
     if (open.length === 0) break;
     const plainsTurn = turn % 2 === 0 && !attempts[0].ruledOut;
     const attempt = plainsTurn ? attempts[0] : open[next++ % open.length];
-    const clock =
-      seconds === undefined
-        ? { passes: TURN_STEPS }
-        : {
-            seconds: left(),
-            firstBy:
-              options.now() +
-              Math.min(
-                1000 * left(),
-                turn === 0 ? Math.max(TURN_MS, Math.min(3 * TURN_MS, 1000 * FIRST_SHARE * left())) : TURN_MS,
-              ),
-          };
+    const clock = seconds === undefined ? { passes: TURN_STEPS } : turnClock(turn);
     const found = attempt.solver.findFirst(new Budget({ now: options.now, progress, ...clock }));
     // Windows that admit nothing stay empty however the work is divided on carriers.
     if (found === "none" && attempt.solver.refusal().proof === "windows") break;
     if (found === "none") attempt.ruledOut = true;
     if (found !== "found") continue;
+    if (options.patience && seconds !== undefined) limit = Math.max(limit, options.now() + LEAST_SHARE * seconds * 1000);
     return begun(attempt);
   }
   return { plan: refuse(request, q, attempts[0].solver.refusal().reasons) };

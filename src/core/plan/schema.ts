@@ -217,6 +217,9 @@ export type Target = z.output<typeof TargetSchema>;
 export type TaskInfo = z.output<typeof TaskInfoSchema>;
 export type Reason = Plan["refusal"][number];
 
+/** Whether a refusal is one for certain; else no timetable was found in the time that there was. */
+export const isProvenNo = ({ refusal }: Pick<Plan, "refusal">): boolean => !refusal.some(({ code }) => code === "none-found");
+
 /** The step of a task as it is done in a plan; undefined for what the plan adds by itself. */
 export const stepIn = ({ tasks, steps }: Pick<Plan, "tasks" | "steps">, task: string): Step | undefined => {
   const as = tasks[task]?.as;

@@ -12,6 +12,8 @@ export interface SolveOptions {
   readonly passes?: number;
   /** Moment on the clock by which a first schedule must be there, else the search gives up. */
   readonly firstBy?: number;
+  /** Steps that are taken before `firstBy` ends a search: on a slow machine its time would be over before anything was tried. */
+  readonly firstSteps?: number;
   /** Told of each better schedule as it is found. */
   readonly better?: (solution: Solution) => void;
   /** Told now and then how many steps are done; answering false ends the search. */
@@ -49,9 +51,10 @@ export class Budget {
   get iterations(): number {
     return this.options.iterations ?? (this.options.seconds === undefined ? DEFAULT_ITERATIONS : Infinity);
   }
-  /** Too late for a first schedule. */
-  late(): boolean {
-    return this.options.firstBy !== undefined && this.options.now() >= this.options.firstBy;
+  /** Too late for a first schedule, after so many steps towards one. */
+  late(steps: number): boolean {
+    const { firstBy, firstSteps = 0, now } = this.options;
+    return firstBy !== undefined && steps >= firstSteps && now() >= firstBy;
   }
   /** So far beyond the time limit that even a first schedule in the making is given up. */
   overdue(): boolean {

@@ -6,7 +6,7 @@ import type { Gathering } from "@/core/gathering/schema";
 import type { OwnIngredient } from "@/core/ingredients/own";
 import type { Item } from "@/core/item/schema";
 import type { Kitchen } from "@/core/kitchen/schema";
-import type { Plan } from "@/core/plan/schema";
+import { isProvenNo, type Plan } from "@/core/plan/schema";
 import { lengthText } from "@/core/shared/clock";
 import { runPlan, type Run } from "@/workers/plan.client";
 import { Banner } from "../kit/Banner";
@@ -94,6 +94,7 @@ function Effect({ was, is }: { was: Plan; is: Plan }) {
   const [old, now] = [summarise(was), summarise(is)];
   if (!now) {
     const reasons = is.solution.status === "infeasible" ? shown.refusal() : [];
+    if (!isProvenNo(is)) return <>no timetable was found in the short time for it, and it is not proven that there is none.</>;
     if (!old) return <>it does not fit, as before. {reasons[0]}</>;
     return <>it does not fit any more. {reasons[0]}</>;
   }

@@ -7,7 +7,7 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { memo, type ReactNode } from "react";
 import { isProvisional } from "@/core/item/gaps";
-import type { Note } from "@/core/plan/schema";
+import { isProvenNo, type Note } from "@/core/plan/schema";
 import { lengthText } from "@/core/shared/clock";
 import { guestTotal } from "@/core/gathering/headcount";
 import { counted } from "@/core/shared/words";
@@ -40,6 +40,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
   const { draft, canUndo, undo, conflict, resolve } = form;
   const { latest, work, stale, stop, good, goOn } = usePlan();
   const mayBeBetter = !stale && work.kind === "idle" && good?.plan.solution.status === "feasible";
+  const mayBeFound = work.kind === "refused" && !isProvenNo(work.plan);
   const base = `/g/${id}`;
   return (
     <Box sx={{ minHeight: "100vh", display: "flex", flexDirection: "column" }}>
@@ -86,7 +87,7 @@ export function GatheringShell({ id, children }: { id: string; children: ReactNo
           {VIEWS.map((view) => (
             <Tab key={view.name} href={base + view.path} name={view.name} here={path === base + view.path} />
           ))}
-          <WorkState work={work} stale={stale} onStop={stop} onGoOn={mayBeBetter ? goOn : undefined} />
+          <WorkState work={work} stale={stale} onStop={stop} onGoOn={mayBeBetter || mayBeFound ? goOn : undefined} />
         </Box>
       </Box>
       {conflict && <ConflictDialog key={conflict.theirs.revision} conflict={conflict} onResolve={resolve} />}
@@ -155,9 +156,11 @@ const AnswerStrip = memo(function AnswerStrip() {
           kind="refused"
           role="alert"
           title={
-            work.kind === "refused"
-              ? "This does not fit the kitchen and its hours"
-              : "It did not fit; looking whether it does now"
+            work.kind !== "refused"
+              ? "There was no plan; looking whether there is one now"
+              : isProvenNo(refusal)
+                ? "This does not fit the kitchen and its hours"
+                : "No timetable was found for this in the time there was"
           }
         >
           {refused.refusal().map((line) => (
@@ -242,7 +245,7 @@ interface WorkProps {
   readonly work: Work;
   readonly stale: boolean;
   readonly onStop: () => void;
-  /** Undefined where the plan is proven to be the best, or none is at hand. */
+  /** Undefined where the plan is proven to be the best, or it is proven that there is none. */
   readonly onGoOn: (() => void) | undefined;
 }
 
@@ -254,7 +257,9 @@ function WorkState({ work, stale, onStop, onGoOn }: WorkProps) {
       : work.kind === "improving"
         ? "The plan fits; making it fresher and shorter …"
         : work.kind === "refused"
-          ? "No plan for this"
+          ? isProvenNo(work.plan)
+            ? "No plan for this"
+            : "No plan found"
           : work.kind === "failed"
             ? "The planner broke down"
             : stale
@@ -287,7 +292,7 @@ function WorkState({ work, stale, onStop, onGoOn }: WorkProps) {
       )}
       {onGoOn && (
         <Button size="small" variant="outlined" onClick={onGoOn} sx={{ color: "#fff", borderColor: "#bfe0dc", minHeight: 32 }}>
-          Look for a better one
+          {work.kind === "refused" ? "Look longer" : "Look for a better one"}
         </Button>
       )}
     </Box>

@@ -139,7 +139,7 @@ export function WaysOut({ title, request, base, closed }: Props) {
           {leads.length === 0
             ? base
               ? "Nothing that was tried makes the day shorter or fresher."
-              : `None of the ${tried.length} changes that were tried, alone or two together, made it possible within ${SECONDS} s each.`
+              : `None of the ${tried.length} changes that were tried, alone or two together, led to a timetable in the short time that each had.`
             : nowhere > 0 &&
               `${nowhere} other ${nowhere === 1 ? "change brings" : "changes bring"} nothing by ${nowhere === 1 ? "itself" : "themselves"}.`}
         </Typography>

@@ -219,6 +219,23 @@ test("a refusal keeps the plan that there was; good enough takes the newest; lea
   expect(session.state.good!.plan).toBe(PLAN);
 });
 
+test("where none was found in the time, looking on takes longer and another way each time", async () => {
+  const { session, timers, searches } = open();
+  session.open();
+  await timers.pass(0);
+  for (let again = 0; again < 3; again++) {
+    searches
+      .at(-1)!
+      .end({ ...PLAN, solution: { ...PLAN.solution, status: "infeasible" }, refusal: [{ code: "none-found" }] });
+    await timers.pass(0);
+    expect(session.state.work.kind).toBe("refused");
+    session.goOn();
+  }
+  const asked = searches.map(({ request }) => request.solve);
+  expect(asked.map(({ seconds }) => seconds! / asked[0].seconds!)).toEqual([1, 3, 9, 27]);
+  expect(new Set(asked.map(({ seed }) => seed)).size).toBe(4);
+});
+
 test("now is when something is asked, not when the page was opened", async () => {
   const { session, timers, searches } = open();
   session.open();

@@ -69,6 +69,9 @@ export const FRAME_MS = 30;
 const DRAWN_MS = 1000;
 /** Stands for the request of a search that was ended before its time; no request has this key. */
 const GIVEN_UP = "given up";
+/** Where no plan was found, the next search takes so many times as long, up to so many seconds. */
+const LONGER = 3;
+const MOST_SECONDS = 600;
 /** A plan that gets better is kept at most this often, ms. */
 const KEEP_MS = 2500;
 
@@ -92,6 +95,8 @@ export class PlanSession {
   private checking: unknown;
   private checkedDraft: Draft;
   private waiting: unknown;
+  /** What was searched for last. */
+  private searched: PlanRequest | undefined;
   /** Key of the request that was searched for last; "" before any. */
   private runKey = "";
   private wantedKey: string;
@@ -194,10 +199,14 @@ export class PlanSession {
     this.keep(this.newest, "ended");
   };
 
-  /** Searches on for something better than the plan at hand, or tries again what failed. */
+  /** Searches on for something better than the plan at hand, or tries again what failed; where no plan was found, longer and another way. */
   readonly goOn = (): void => {
-    const { checked } = this.now;
-    if (checked.ok) this.start(checked.request);
+    const { checked, work } = this.now;
+    if (!checked.ok) return;
+    const { request } = checked;
+    if (work.kind !== "refused") return this.start(request);
+    const { seconds, seed = 1 } = this.searched?.solve ?? request.solve;
+    this.start({ ...request, solve: { seconds: seconds && Math.min(MOST_SECONDS, LONGER * seconds), seed: seed + 1 } });
   };
 
   /** Tries again to keep the plan shown. */
@@ -248,6 +257,7 @@ export class PlanSession {
   private start(request: PlanRequest): void {
     const { planner, whenReleased } = this.options;
     this.run?.cancel();
+    this.searched = request;
     this.runKey = this.wantedKey;
     this.stopKeeping();
     this.newest = undefined;
