@@ -201,6 +201,22 @@ test("undo survives a reload and takes quick typing back as one", async () => {
   expect(host.stored.document).toEqual(START.document);
 });
 
+test.each([{}, { guests: [7] }])(
+  "what the device still holds of a page that had saved it is no change that could be taken back: %j since",
+  async (more) => {
+    const host = server();
+    const { session, timers, options } = open(host);
+    session.change((note) => ({ ...note, name: "Dinner" }));
+    await timers.pass(PAUSE_MS);
+    await host.save({ ...host.stored.document, ...more }, host.stored.revision);
+    const again = new DocumentSession<Note>({ ...options, initial: host.stored });
+    expect(again.takeUp({ draft: session.state.draft, base: START }, 1)).toBe(true);
+    expect(again.state).toMatchObject({ draft: host.stored.document, saving: "saved" });
+    again.undo();
+    expect(again.state.draft.name).toBe("Lunch");
+  },
+);
+
 test("leaving the page sends what waits; a full or damaged store does no harm", async () => {
   const host = server();
   const { session, timers } = open(host, { store: { get: () => "{broken", put: () => undefined } });
