@@ -15,14 +15,13 @@ const VIEWS = [
 ];
 
 for (const width of [1280, 390])
-  test(`every view, ${width} wide`, async ({ page }) => {
-    await page.setViewportSize({ width, height: 800 });
-    for (const path of VIEWS) {
+  for (const path of VIEWS)
+    test(`${path}, ${width} wide`, async ({ page }) => {
+      await page.setViewportSize({ width, height: 800 });
       await page.goto(`${own.url}${path}`);
       if (path.startsWith("/g/")) await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
-      expect(serious.map(({ id, nodes }) => `${path}: ${id}: ${nodes[0].html.slice(0, 200)}`)).toEqual([]);
+      expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 200)}`)).toEqual([]);
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
-    }
-  });
+    });

@@ -49,9 +49,13 @@ export function cooking(own: { readonly url: string }) {
     await page.getByRole("link", { name: "Cook" }).click();
     return tasks;
   };
-  /** What a run's server knows, in the order in which it came in. */
+  /** What a run's server knows, in the order in which it came in. A line that lay idle is shut, and asked again as a browser does. */
   const toldIn = async (page: Page, run: string) =>
-    (await (await page.request.get(`${own.url}/cook/${run}/events`)).json()) as { id: string; at: string; kind: string }[];
+    (await (await page.request.get(`${own.url}/cook/${run}/events`, { maxRetries: 2 })).json()) as {
+      id: string;
+      at: string;
+      kind: string;
+    }[];
   /**
    * Begins with what somebody pressed on this device before the page was there, one after the other from the beginning of the day,
    * or so many minutes after it.

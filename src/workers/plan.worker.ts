@@ -40,7 +40,13 @@ let cooked: Plan | undefined;
 
 const service: PlanService = {
   async plan(request, from, better, progress) {
-    const { plan, improve } = beginPlan(request, { now, from, patience: PATIENCE_S, better: seldom(better), progress: seldom(progress) });
+    const { plan, improve } = beginPlan(request, {
+      now,
+      from,
+      patience: PATIENCE_S,
+      better: seldom(better),
+      progress: seldom(progress),
+    });
     if (!improve) return plan;
     await new Promise((resolve) => setTimeout(resolve, DRAWN_MS));
     return improve();

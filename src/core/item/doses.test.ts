@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { expectRequest, supperInput } from "@tests/demo";
 import { doseNeeds, dosesOf } from "../batching/dose-needs";
+import { catalogueOf } from "../ingredients/own";
 import { quantitiesOf } from "../plan/quantities";
 import { dosesFor, doseText, doseTexts, linesFor } from "./doses";
 import { makeItem } from "./making/make-item";
@@ -26,6 +27,13 @@ test("750 g of meat take 2.3 g of soda at 3 g for a kilogram, half a level teasp
   ]);
   // Nothing to dose by is no dose, and not one of nothing.
   expect(dosesFor(SODA, [{ name: "tofu", grams: 750 }])).toEqual([]);
+});
+
+test("what the cook says is meat is meat", () => {
+  const own = catalogueOf([{ id: "yard-mix", names: ["Yard mix"], hazard: "mincedMeat" }]);
+  const lines = [{ name: "Yard mix", grams: 500 }];
+  expect(doseTexts(SODA, lines, own)).toEqual(["Baking soda: 1.5 g (¼ tsp level), for 500 g of meat."]);
+  expect(doseTexts(SODA, lines)).toEqual([]);
 });
 
 test("a dose goes by all that is of its kind, and by nothing else", () => {

@@ -1,6 +1,8 @@
 import { cookedDay, firstPlan } from "@tests/cooked-day";
 import { demoInput, expectRequest } from "@tests/demo";
 import { isHeat } from "../item/step";
+import { makePlan } from "../plan/pipeline";
+import { refusalTexts } from "../plan/reason-text";
 import { stepIn } from "../plan/schema";
 import { verify } from "../schedule/verify";
 import { hasFirstPiece, isFirstPiece, loadsToCome, pilotsIn } from "./pilot";
@@ -10,16 +12,13 @@ import { restOfDay } from "./rest-of-day";
 /** The big day, with one piece of each item of its first wave that is fried or baked going first. */
 const input = demoInput("launch-night");
 const gathering = input.gathering as { waves: { items: { recipe: string; firstPiece?: boolean }[] }[] };
-const planned = (firstPiece: boolean) =>
-  firstPlan(
-    expectRequest({
-      ...input,
-      gathering: {
-        ...gathering,
-        waves: gathering.waves.map((wave) => ({ ...wave, items: wave.items.map((one) => ({ ...one, firstPiece })) })),
-      },
-    }),
-  );
+const withFirst = (firstPiece: boolean) => ({
+  ...gathering,
+  waves: gathering.waves.map((wave) => ({ ...wave, items: wave.items.map((one) => ({ ...one, firstPiece })) })),
+});
+const planned = (firstPiece: boolean) => firstPlan(expectRequest({ ...input, gathering: withFirst(firstPiece) }));
+/** A rest that leaves two minutes. */
+const HASTY = { min: 10, target: 10, max: 12, atC: 22, where: "room" };
 const plan = planned(true);
 const firsts = Object.keys(plan.tasks).filter((id) => isFirstPiece(plan, id));
 const at = (id: string) => plan.solution.tasks.find((one) => one.id === id)!;
@@ -83,4 +82,17 @@ test("whoever puts a load in without it has left it out, and no more than that",
     return step && isHeat(step) && id !== first && id !== load;
   });
   expect(others.filter((id) => state.tasks.get(id)?.status === "skipped")).toEqual([]);
+});
+
+test("where the pieces may not wait as long as the first is in its heat, the plan says so, and is none", () => {
+  const hasty = input.items.map((item) => ({
+    ...item,
+    steps: item.steps.map((step) => ({ ...step, ...(step.kind === "bench-rest" && step.part === "piece" && { rest: HASTY }) })),
+  }));
+  const request = expectRequest({ ...input, items: hasty, gathering: withFirst(true) });
+  const plan = makePlan(request, { now: () => 0 });
+  expect(plan.solution.status).toBe("infeasible");
+  expect(refusalTexts(plan)).toEqual([
+    expect.stringMatching(/may wait 2 min, and what follows begins 4 min later at the earliest$/),
+  ]);
 });

@@ -32,13 +32,13 @@ const HELD_TEXT = { fridge: "in the fridge", "knocked-back": "knocked back, risi
 /** What runs without hands: a ring that fills towards ready, when to look, and the answer to the look. */
 export function ClockList({ clocks, say }: Props) {
   const day = useCookedDay();
-  const { plan, state, minute, made, shown } = day;
+  const { plan, state, minute, made, catalogue, shown } = day;
   const { task, clock, degrees } = shown;
   // Said to be right before its time: what is looked at is asked first.
   const [asked, setAsked] = useState<string>();
   const dosesIn = (id: string): string[] => {
     const step = stepIn(plan, id);
-    return step?.doses ? doseTexts(step, takenLines(plan, id, step, made[plan.tasks[id].item])) : [];
+    return step?.doses ? doseTexts(step, takenLines(plan, id, step, made[plan.tasks[id].item]), catalogue) : [];
   };
   if (clocks.length === 0) return <Box sx={{ color: COLOUR.soft }}>Nothing runs by itself just now.</Box>;
   const sorted = [...clocks].sort((a, b) => a.lookAt - b.lookAt);

@@ -3,6 +3,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { ThemeProvider } from "@mui/material/styles";
 import { useCallback, useEffect, useMemo, useState } from "react";
+import { catalogueOf, type OwnIngredient } from "@/core/ingredients/own";
 import type { Item } from "@/core/item/schema";
 import { momentOf } from "@/core/run/clock";
 import type { Plan } from "@/core/plan/schema";
@@ -45,6 +46,8 @@ interface Props {
   readonly takeOver: TakeOver;
   /** Items as the plan was made with them. */
   readonly made: Readonly<Record<string, Item>>;
+  /** What the cook knew better about ingredients when it was planned. */
+  readonly own: readonly OwnIngredient[] | undefined;
   readonly facts: DayFacts;
 }
 
@@ -54,7 +57,7 @@ type View = keyof typeof VIEWS;
 const BEFORE_MS = 1000;
 
 /** A day being cooked: what each pair of hands does now, what runs without, and what the rest of the day comes to. */
-export function CookView({ run, plan, received, tell, takeOver, made, facts }: Props) {
+export function CookView({ run, plan, received, tell, takeOver, made, own: known, facts }: Props) {
   const shown = usePlanDisplay(plan);
   const { answer, settled, ask } = useRest(plan);
   const { state, unsent, trouble, isOnLine, say: send } = useRun(run.id, plan, received, tell, ask);
@@ -151,11 +154,12 @@ export function CookView({ run, plan, received, tell, takeOver, made, facts }: P
   const cooked = useMemo(
     () => ({
       ...{ plan, state, made, shown },
+      catalogue: catalogueOf(known),
       minute: minute ?? 0,
       gathering: run.gatheringId,
       devices: kitchen && devicesOf(plan, kitchen, state),
     }),
-    [plan, state, minute, run.gatheringId, made, shown, kitchen],
+    [plan, state, minute, run.gatheringId, made, known, shown, kitchen],
   );
   return (
     <ThemeProvider theme={isNight ? nightTheme : theme}>

@@ -9,6 +9,7 @@ import type { Replanned } from "@/core/schedule/replan/replan";
 import { dateText } from "../plan/plan-summary";
 import { takenLines } from "../plan/taken-weights";
 import type { PlanShown } from "../plan/use-plan-display";
+import { useCookedDay } from "./cook-context";
 import { DayRows, type DayRow } from "./DayRows";
 import type { DayFacts } from "./paper.view-model";
 import type { Say } from "./say";
@@ -85,6 +86,7 @@ function Paper({
   shown,
   withWho,
 }: Pick<Props, "plan" | "shown"> & { readonly rows: readonly DayRow[]; readonly withWho: boolean }) {
+  const { catalogue } = useCookedDay();
   const cell = { verticalAlign: "top", borderBottom: "1px solid #000", padding: "3px 6px 3px 0" } as const;
   return (
     <table style={{ width: "100%", borderCollapse: "collapse" }}>
@@ -98,7 +100,7 @@ function Paper({
               <td style={cell}>
                 {shown.task(task)}
                 {withWho && who ? ` (${who})` : ""}
-                {step?.doses ? <div>{doseTexts(step, takenLines(plan, task, step, undefined)).join(" ")}</div> : null}
+                {step?.doses ? <div>{doseTexts(step, takenLines(plan, task, step, undefined), catalogue).join(" ")}</div> : null}
                 {step?.cue?.see ? <div>Right when: {step.cue.see}</div> : null}
                 {step?.coreC !== undefined ? <div>Core {shown.degrees(step.coreC)}, in two pieces</div> : null}
                 {step?.caution ? (

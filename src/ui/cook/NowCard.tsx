@@ -280,12 +280,14 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
 }
 
 /** What it takes by the weight of something else, for the batch at hand. */
-const DoseLines = ({ step, lines }: { step: Step; lines: readonly Ingredient[] }) =>
-  dosesFor(step, lines).map((dose) => (
+function DoseLines({ step, lines }: { step: Step; lines: readonly Ingredient[] }) {
+  const { catalogue } = useCookedDay();
+  return dosesFor(step, lines, catalogue).map((dose) => (
     <Line key={dose.dose.what} name={dose.dose.what}>
       <strong>{doseText(dose)}</strong>
     </Line>
   ));
+}
 
 const Line = ({ name, children }: { name: string; children: ReactNode }) => (
   <Box sx={{ mt: 1, fontSize: "1.1rem" }}>

@@ -1,5 +1,6 @@
 "use client";
 import { createContext, useContext } from "react";
+import type { Catalogue } from "@/core/ingredients/own";
 import type { Item } from "@/core/item/schema";
 import type { Plan } from "@/core/plan/schema";
 import type { KitchenDevices } from "@/core/run/practice/kitchen-devices";
@@ -14,6 +15,8 @@ export interface CookedDay {
   readonly gathering: string;
   /** Items as the plan was made with them. */
   readonly made: Readonly<Record<string, Item>>;
+  /** What was known of ingredients when it was planned, the cook's own among them. */
+  readonly catalogue: Catalogue;
   readonly shown: PlanShown;
   /** Instruments that are connected. */
   readonly devices: KitchenDevices | undefined;

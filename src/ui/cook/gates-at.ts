@@ -17,12 +17,13 @@ export interface GatesAt {
   readonly isUnasked: boolean;
 }
 
-type Day = Pick<CookedDay, "plan" | "state" | "minute" | "made">;
+type Day = Pick<CookedDay, "plan" | "state" | "minute" | "made" | "catalogue">;
 
-export function gatesAt({ plan, state, minute, made }: Day, task: string): GatesAt {
+export function gatesAt({ plan, state, minute, made, catalogue }: Day, task: string): GatesAt {
   const step = stepIn(plan, task);
   const item = made[plan.tasks[task].item] as Day["made"][string] | undefined;
-  const gates = step && item ? gatesOf(item, step, takenLines(plan, task, step, item)).filter(({ kind }) => kind !== "core") : [];
+  const gates =
+    step && item ? gatesOf(item, step, takenLines(plan, task, step, item), catalogue).filter(({ kind }) => kind !== "core") : [];
   const answerOf: GatesAt["answerOf"] = (gate) => state.answers.get(gateKey(task, gate)) ?? {};
   const roomC = state.roomC ?? roomIn(plan, minute);
   const verdicts = gateVerdicts(gates, answerOf, roomC);

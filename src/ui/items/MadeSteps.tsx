@@ -7,6 +7,7 @@ import { doseTexts, linesFor } from "@/core/item/doses";
 import type { FigureSource } from "@/core/item/step";
 import { VERB } from "@/core/plan/task-text";
 import { lengthText } from "@/core/shared/clock";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { StepBar, stepMinutes } from "./StepBar";
@@ -23,6 +24,7 @@ const FROM: Readonly<Record<FigureSource, string>> = {
 };
 /** The steps as they follow from what it is, each as long as it takes: hands dark, heat red, waiting light. */
 export function MadeSteps({ made: { item } }: { made: Made }) {
+  const { catalogue } = useCatalogue();
   const { heat, degrees } = useDisplay();
   const fresh = item.steps.filter((step) => step.path.includes("fresh"));
   return (
@@ -46,7 +48,9 @@ export function MadeSteps({ made: { item } }: { made: Made }) {
                 {from && <Box sx={{ ml: "auto", color: COLOUR.soft, whiteSpace: "nowrap" }}>{FROM[from]}</Box>}
               </Box>
               <StepBar step={step} pieces={item.base.pieces} />
-              <Box sx={{ color: COLOUR.soft }}>{[heat(step.do), ...doseTexts(step, linesFor(item, step))].join(" ")}</Box>
+              <Box sx={{ color: COLOUR.soft }}>
+                {[heat(step.do), ...doseTexts(step, linesFor(item, step), catalogue)].join(" ")}
+              </Box>
               {step.caution && <Box sx={{ color: COLOUR.caution }}>{heat(step.caution)}</Box>}
             </Box>
           );

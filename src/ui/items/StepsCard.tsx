@@ -9,6 +9,7 @@ import { useState } from "react";
 import { addBlindBake } from "@/core/item/step-edit";
 import type { Choices, Item } from "@/core/item/schema";
 import { lengthText } from "@/core/shared/clock";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { useDisplay } from "../kit/use-display";
 import { COLOUR } from "../theme/tokens";
 import { StepBar } from "./StepBar";
@@ -29,7 +30,8 @@ interface Props {
 
 /** Steps in order with their times, and the ways cooks differ as choices that mark what they change. */
 export function StepsCard({ item, choices, chosen, onChoose, leastCoreC, mostHours, onChange }: Props) {
-  const rows = stepRows(item, choices);
+  const { catalogue } = useCatalogue();
+  const rows = stepRows(item, choices, "fresh", catalogue);
   const { heat, dial } = useDisplay();
   const [open, setOpen] = useState<string | undefined>(undefined);
   const blind = addBlindBake(item);

@@ -78,7 +78,7 @@ export interface StepRow {
 const PART: Readonly<Record<Step["part"], string>> = { dough: "dough", filling: "filling", piece: "pieces" };
 
 /** The steps of an item in order under the chosen options, with what the choices change marked. */
-export function stepRows(item: Item, choices: Choices, path: Path = "fresh"): StepRow[] {
+export function stepRows(item: Item, choices: Choices, path: Path = "fresh", catalogue: Catalogue = OURS): StepRow[] {
   const plain = new Map(resolveItem(item, {}, "base").steps.map((step) => [step.id, JSON.stringify(step)]));
   const { steps, dough, fillingComponents } = resolveItem(item, choices, "base");
   return steps
@@ -88,7 +88,7 @@ export function stepRows(item: Item, choices: Choices, path: Path = "fresh"): St
       step,
       verb: VERB[step.kind],
       what: PART[step.part],
-      does: [step.do, ...doseTexts(step, step.part === "filling" ? fillingComponents : dough)].join(" "),
+      does: [step.do, ...doseTexts(step, step.part === "filling" ? fillingComponents : dough, catalogue)].join(" "),
       time: timeText(step),
       where: step.equipment
         .map((e) =>

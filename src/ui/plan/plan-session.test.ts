@@ -224,9 +224,7 @@ test("where none was found in the time, looking on takes longer and another way 
   session.open();
   await timers.pass(0);
   for (let again = 0; again < 3; again++) {
-    searches
-      .at(-1)!
-      .end({ ...PLAN, solution: { ...PLAN.solution, status: "infeasible" }, refusal: [{ code: "none-found" }] });
+    searches.at(-1)!.end({ ...PLAN, solution: { ...PLAN.solution, status: "infeasible" }, refusal: [{ code: "none-found" }] });
     await timers.pass(0);
     expect(session.state.work.kind).toBe("refused");
     session.goOn();

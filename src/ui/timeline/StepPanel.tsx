@@ -20,6 +20,7 @@ import { resourceText } from "@/core/plan/reason-text";
 import { stepIn, taskShares, type DurationSource, type Plan, type TaskInfo } from "@/core/plan/schema";
 import { handsIn } from "@/core/plan/takes";
 import { piecesText } from "@/core/plan/task-text";
+import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
 import { ShapeStages } from "../kit/ShapeStages";
@@ -69,6 +70,7 @@ const CUE_WORD = { see: "Look", feel: "Feel", hear: "Listen", smell: "Smell" } a
 /** One block opened: what to do, with what, until when, how to tell, and what can hurt. */
 export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSelect }: Props) {
   const shown = usePlanDisplay(plan);
+  const { catalogue } = useCatalogue();
   const [late, setLate] = useState<{ readonly task: string; readonly minutes: number }>();
   const [answerOf, putAnswer] = useSeen(plan.day.gathering.id);
   const { clock, weight, heat, degrees, dial } = shown;
@@ -171,7 +173,7 @@ export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSel
           toTable ? ["To the table", toTable] : undefined,
           spare.length > 0 ? ["Meanwhile", spare.join(", ")] : undefined,
           step?.rest ? ["Where", `${step.rest.where}, ${degrees(step.rest.atC)}`] : undefined,
-          ...(step ? dosesFor(step, lines).map((dose) => [dose.dose.what, doseText(dose)] as const) : []),
+          ...(step ? dosesFor(step, lines, catalogue).map((dose) => [dose.dose.what, doseText(dose)] as const) : []),
           water ? ["Liquid", water] : undefined,
           stays !== undefined ? ["Stays cold", staysText(stays)] : undefined,
           step && dial(step.do) ? ["Hob", dial(step.do)!] : undefined,
@@ -198,7 +200,7 @@ export function StepPanel({ plan, task, toneIndex, made, kitchen, onClose, onSel
       {step && <Cues step={step} />}
       {made && step && (
         <BeforeYouGoOn
-          gates={gatesOf(made, step, lines)}
+          gates={gatesOf(made, step, lines, catalogue)}
           roomC={roomC}
           shown={shown}
           answerOf={(gate) => answerOf(gateKey(task, gate))}

@@ -28,6 +28,7 @@ export default async function Page({ params }: { params: Promise<{ run: string }
       <CookView
         facts={facts}
         made={made}
+        own={kept.request.own}
         run={run}
         plan={kept.plan}
         received={repository.after(id, 0)}
