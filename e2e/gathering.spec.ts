@@ -189,6 +189,28 @@ test("a plan that is kept can be searched on, unless it is known to be the best"
   await expect(goOn).toBeHidden();
 });
 
+test("where the time was over before there was a plan, nothing more than that is said, and it can be looked for longer", async ({
+  page,
+}) => {
+  // The planner's clock runs away: its time is over before anything was tried, as on a machine that is hopelessly slow.
+  const RUNAWAY = "const real = performance.now.bind(performance); performance.now = () => 20000 * real();\n";
+  const planner = "**/turbopack-worker-*.js*";
+  await page.route(planner, async (route) => {
+    const answer = await route.fetch();
+    await route.fulfill({ response: answer, body: RUNAWAY + (await answer.text()) });
+  });
+  await page.goto(`${own.url}/g/launch-night`);
+  await page.getByLabel("Guests in all").fill("30");
+  await page.getByLabel("Guests in all").press("Enter");
+  await expect(page.getByTestId("plan-state")).toHaveText("No plan found");
+  const refusal = page.getByRole("alert").filter({ hasText: "The time was over before a plan was found" });
+  await expect(refusal).toContainText("it is not proven that there is none");
+  await page.unroute(planner);
+  await page.getByRole("button", { name: "Look longer" }).click();
+  await planFits(page);
+  await expect(refusal).toBeHidden();
+});
+
 test("a gathering without items says that there is nothing to make, on every page, and goes on from there", async ({ page }) => {
   await page.goto(`${own.url}/g/first-try`);
   await settle(page);

@@ -160,7 +160,7 @@ const AnswerStrip = memo(function AnswerStrip() {
               ? "There was no plan; looking whether there is one now"
               : isProvenNo(refusal)
                 ? "This does not fit the kitchen and its hours"
-                : "No timetable was found for this in the time there was"
+                : "The time was over before a plan was found"
           }
         >
           {refused.refusal().map((line) => (
