@@ -113,7 +113,7 @@ test("why a term can be no higher holds for all values that are as said, and no 
           for (const at of EVERY) if (isAsSaid(at)) expect(at[x]).toBeLessThanOrEqual(value);
         }
     }),
-    { numRuns: 100 },
+    { numRuns: 300 },
   );
   expect(weaker).toBeGreaterThan(10);
 });
