@@ -114,7 +114,8 @@ export class FirstSchedule {
   /** Whether the budget is spent or a first schedule would come too late; tells the progress when it is asked. */
   private spentOf(budget: Budget, state: { readonly steps: number }): () => boolean {
     const tasks = this.known.model.n;
-    return () => budget.spent(() => ({ phase: "first", iterations: state.steps, placed: this.placed, tasks })) || budget.late(state.steps);
+    return () =>
+      budget.spent(() => ({ phase: "first", iterations: state.steps, placed: this.placed, tasks })) || budget.late(state.steps);
   }
 
   /** One construction pass, then repairs of what it leaves undone until they come to nothing. */
