@@ -1,12 +1,12 @@
 import { cooking, runOf } from "./cooking";
 import { demoServer } from "./demo-server";
-import { expect, test, type Page } from "./test";
+import { expect, planFits, test, type Page } from "./test";
 
 /** A day with items of one's own: doses by what is weighed, dead yeast, and what is ready too early or too late. */
 
 test.describe.configure({ mode: "serial" });
 const own = demoServer();
-const { fits, nowOf, practise, withPressed, toldIn } = cooking(own);
+const { nowOf, practise, withPressed, toldIn } = cooking(own);
 
 interface Told {
   readonly name: string;
@@ -42,7 +42,7 @@ async function serve(page: Page, instead: string, name: string, pieces: number) 
     await other.click();
     await cooks.getByRole("button", { name: "More hours" }).click();
   }
-  await fits(page);
+  await planFits(page);
 }
 
 test("meat takes its soda by what there is of it, in grams and level spoons, on the sheet, the list and at the stove", async ({
@@ -197,7 +197,7 @@ test("pieces that are done long before their wave are kept hot with one press, a
 
 test("a first piece that is wanted is in the plan, before its loads, and locks them", async ({ page }) => {
   await page.goto(`${own.url}/g/launch-night`);
-  await fits(page);
+  await planFits(page);
   await page
     .getByRole("button", { name: /^Oarlock turnovers: .*share, batches, parts/ })
     .first()

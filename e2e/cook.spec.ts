@@ -1,20 +1,20 @@
 import AxeBuilder from "@axe-core/playwright";
 import { cooking, goodEnough, hold, runOf } from "./cooking";
 import { demoServer } from "./demo-server";
-import { expect, test, type Page } from "./test";
+import { expect, planFits, test, type Page } from "./test";
 
 /** The day itself, practised. */
 
 test.describe.configure({ mode: "serial" });
 const own = demoServer();
 
-const { fits, nowOf, toldIn, practise } = cooking(own);
+const { nowOf, toldIn, practise } = cooking(own);
 
 let address = "";
 
 test("a plan is practised: what hands do now, done with one press, and the rest of the day in a sentence", async ({ page }) => {
   await page.goto(`${own.url}/g/first-try`);
-  await fits(page);
+  await planFits(page);
   await expect(page.getByText("Saved", { exact: true })).toBeVisible();
   await page.getByRole("link", { name: "Cook" }).click();
   await page.getByRole("button", { name: "Practise it" }).click();
@@ -81,7 +81,7 @@ test("who leaves has nothing to do, and what runs late says what it comes to", a
 
 test("a core that is short stays in the heat; measured again it goes on, and a reason is asked for without", async ({ page }) => {
   await page.goto(`${own.url}/g/launch-night/timeline`);
-  await fits(page);
+  await planFits(page);
   const bake = page
     .getByRole("group", { name: "Oven", exact: true })
     .getByRole("button", { name: /Bow-seat buns: Bake/ })

@@ -1,6 +1,4 @@
-import { expect, type Page } from "./test";
-
-const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
+import { expect, planFits, type Page } from "./test";
 
 /** The card of what a cook does now. */
 const nowOf = (page: Page, cook: string) => page.getByRole("region", { name: cook, exact: true }).getByRole("article").first();
@@ -43,7 +41,7 @@ export function cooking(own: { readonly url: string }) {
   /** Goes to a gathering's timetable, and on to its Cook once the plan stands. @returns its tasks */
   const toCook = async (page: Page, gathering: string): Promise<string[]> => {
     await page.goto(`${own.url}/g/${gathering}/timeline`);
-    await fits(page);
+    await planFits(page);
     await goodEnough(page);
     const tasks = await tasksOn(page);
     await page.getByRole("link", { name: "Cook" }).click();
@@ -82,7 +80,6 @@ export function cooking(own: { readonly url: string }) {
     await page.reload();
   };
   return {
-    fits,
     nowOf,
     toCook,
     toldIn,

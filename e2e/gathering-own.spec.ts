@@ -1,14 +1,12 @@
 import AxeBuilder from "@axe-core/playwright";
 import { demoServer } from "./demo-server";
-import { expect, test, type Page } from "./test";
+import { expect, planFits, test, type Page } from "./test";
 
 /** Everything a gathering can say of itself: how much, in what parts, out of which stock, by whose hands, on which day. */
 
 test.describe.configure({ mode: "serial" });
 const own = demoServer();
 
-const planState = (page: Page) => page.getByTestId("plan-state");
-const fits = (page: Page) => expect(planState(page)).toHaveText(/^The plan fits/);
 const line = (page: Page, item: string) => page.getByTestId(`line-${item}`).first();
 
 test("other hours this time, a helper by name, a time that cannot be read", async ({ page }) => {
@@ -22,7 +20,7 @@ test("other hours this time, a helper by name, a time that cannot be read", asyn
   await helper.getByLabel("Hours 1 of Sol: to").fill("12.30");
   await helper.getByLabel("Hours 1 of Sol: to").blur();
   await expect(helper.getByLabel("Hours 1 of Sol: to")).toHaveValue("12:30");
-  await fits(page);
+  await planFits(page);
   await page.getByRole("link", { name: "Timeline" }).click();
   await expect(page.getByRole("region", { name: "Timeline" }).getByRole("group", { name: "Sol", exact: true })).toBeVisible();
 });
@@ -54,7 +52,7 @@ test("the filling is made the day before, on the timeline of that day", async ({
     .first()
     .click();
   await cooks.getByRole("button", { name: "More hours" }).first().click();
-  await fits(page);
+  await planFits(page);
   await expect(page.getByTestId("first-start")).toHaveText(/^[A-Z][a-z]{2} (18|19|20):\d\d/);
 });
 
@@ -116,7 +114,7 @@ test("half of an item baked and half fried, in one wave", async ({ page }) => {
 
 test("what it takes: hands, loads in turn, places; and what is borrowed for the day", async ({ page }) => {
   await page.goto(`${own.url}/g/launch-night`);
-  await fits(page);
+  await planFits(page);
   const takes = page.getByRole("region", { name: "What it takes" });
   await expect(takes).toContainText(/fryer loads of 6 min one after another: \d+ min; with another fryer \d+ min/);
   await expect(takes).toContainText(/of hands: Maren/);
@@ -141,7 +139,7 @@ test("a dip by pieces and a hot drink by heads: amounts, the ring, the timeline,
   await dip.getByLabel("Part 2 of Yogurt dip", { exact: true }).fill("dust of nobody");
   await dip.getByLabel("Part 2 of Yogurt dip, ratio").fill("2");
   await expect(dip).toContainText("Contains milk. Not known what is in dust of nobody: read the label.");
-  await fits(page);
+  await planFits(page);
   await expect(beside.getByRole("group", { name: "Hot apple drink" })).toContainText(
     /Begun \d\d:\d\d, 30 min on a ring, 1 h 30 to cool/,
   );
@@ -185,7 +183,7 @@ for (const width of [1280, 390])
   }) => {
     await page.setViewportSize({ width, height: 844 });
     await page.goto(`${own.url}/g/launch-night`);
-    await fits(page);
+    await planFits(page);
     const opens = page.getByRole("button", { name: /: share, batches, parts$/ });
     while ((await opens.count()) > 0) await opens.first().click();
     await page

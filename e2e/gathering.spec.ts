@@ -1,11 +1,8 @@
 import type { Locator } from "@playwright/test";
 import { demoServer } from "./demo-server";
-import { expect, test, type Page } from "./test";
+import { expect, planFits, test, type Page } from "./test";
 
 const own = demoServer();
-
-/** A search is told when it has a plan and when it is content with it. */
-const planFits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
 
 async function settle(page: Page): Promise<void> {
   await planFits(page);

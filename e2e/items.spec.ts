@@ -1,11 +1,11 @@
 import { demoServer } from "./demo-server";
-import { expect, test } from "./test";
+import { expect, planFits, test } from "./test";
 
 const own = demoServer();
 
 test("weights are ticked off and stay so; the shopping list takes the pantry off and rounds to packs", async ({ page }) => {
   await page.goto(`${own.url}/g/first-try/quantities`);
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
+  await planFits(page);
   const dough = page.getByRole("article", { name: "Slipway pies, Dough" });
   const first = dough.getByRole("checkbox").first();
   await first.click();
@@ -116,7 +116,7 @@ test("a recipe from paper, in cups and °F, becomes an item, pieces and a timeta
   await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
   await page.getByRole("option", { name: "Corner hand pies" }).click();
   await expect(page.getByTestId(/^line-corner-hand-pies-/).getByTestId("pieces")).toHaveText(/^\d+$/);
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
+  await planFits(page);
   await page.getByRole("link", { name: "Timeline" }).click();
   await expect(
     page

@@ -1,6 +1,6 @@
 import Database from "better-sqlite3";
 import { demoServer } from "./demo-server";
-import { expect, test, type Page } from "./test";
+import { expect, planFits, test, type Page } from "./test";
 
 /** What is typed is never lost: not to another tab, not to a lost connection, not to a reload, not to a damaged row. */
 
@@ -165,7 +165,7 @@ test("a row that cannot be read is shown as such and breaks nothing else", async
 
 test("a search that is cut off says so on the plan it left, and goes on when the page opens again", async ({ page }) => {
   await page.goto(`${own.url}/g/launch-night`);
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
+  await planFits(page);
   // What is looked for from before must not be taken for what is asked now.
   const enough = page.getByRole("button", { name: "Good enough" });
   if (await enough.isVisible()) await enough.click({ timeout: 2000 }).catch(() => undefined);

@@ -1,20 +1,19 @@
 import { demoServer } from "./demo-server";
-import { expect, test, type Page } from "./test";
+import { expect, planFits, test, type Page } from "./test";
 
 /** What the room, the fryer and the oven do to a day. */
 
 test.describe.configure({ mode: "serial" });
 const own = demoServer();
 
-const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
 const saved = (page: Page) => expect(page.getByText("Saved", { exact: true })).toBeVisible();
 
 /** A plan that was kept keeps to the kitchen as it was, until it is told otherwise. */
 async function asItIsNow(page: Page): Promise<void> {
-  await fits(page);
+  await planFits(page);
   const over = page.getByRole("button", { name: "Plan with it as it is now" });
   if (await over.isVisible()) await over.click();
-  await fits(page);
+  await planFits(page);
 }
 
 /** Opens the first block of a step and says between which lengths it may last, min. */
@@ -31,7 +30,7 @@ async function windowOf(page: Page, block: RegExp): Promise<number> {
 
 test("the room's curve, moved in the kitchen, moves the proof on the timeline and nothing in the fridge", async ({ page }) => {
   await page.goto(`${own.url}/g/launch-night/timeline`);
-  await fits(page);
+  await planFits(page);
   await expect(page.getByRole("group", { name: /^Room: 20 °C, then 23 °C/ })).toBeVisible();
   const before = await windowOf(page, /Bow-seat buns: Proof/);
   await page.goto(`${own.url}/kitchens/boathouse`);
@@ -60,7 +59,7 @@ test("two bakes whose settings lie close share the oven at one; a length that is
   await expect(oven).toContainText(/At 197 °C they may be in it together: .*Bow-seat buns/);
   await oven.getByRole("switch", { name: "Bake at one setting" }).click();
   await saved(page);
-  await fits(page);
+  await planFits(page);
   await page.getByRole("link", { name: "Timeline" }).click();
   const timeline = page.getByRole("region", { name: "Timeline" });
   for (const item of ["Bow-seat buns", "Hawser coils"]) {

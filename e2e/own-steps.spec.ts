@@ -1,5 +1,5 @@
 import { demoServer } from "./demo-server";
-import { expect, test } from "./test";
+import { expect, planFits, test } from "./test";
 
 /** Steps of the cook's own: added, moved, split; what they take, and what they do to the day. */
 
@@ -24,7 +24,7 @@ test("a night in the fridge is added on the desk, and the evening before fills u
   const cooks = page.getByRole("region", { name: "Who cooks" });
   await cooks.getByRole("button", { name: /other hours this time/ }).click();
   await cooks.getByRole("button", { name: "More hours" }).click();
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
+  await planFits(page);
   await expect(page.getByTestId("first-start")).toHaveText(/^[A-Z][a-z]{2} (18|19|20):\d\d/);
   await page.getByRole("link", { name: "Timeline" }).click();
   const timeline = page.getByRole("region", { name: "Timeline" });

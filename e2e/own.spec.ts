@@ -1,5 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test, type Page } from "./test";
+import { expect, planFits, test, type Page } from "./test";
 import { OwnServer } from "../tests/own-server";
 
 /** From an empty application to a day of one's own: gathering, kitchen, recipes, another day, and away again. */
@@ -101,7 +101,7 @@ test("two recipes, a kitchen with two cooks, and a plan on the timeline", async 
   await expect(page.getByText(/its name, who cooks, trays\. The plan keeps to the kitchen as it was/)).toBeVisible();
   await page.getByRole("button", { name: "Plan with it as it is now" }).click();
   await expect(page.getByText("Me, Noa · 1 oven of 2 shelves")).toBeVisible();
-  await expect(planState(page)).toHaveText(/^The plan fits/);
+  await planFits(page);
   await page.getByRole("link", { name: "Timeline" }).click();
   const timeline = page.getByRole("region", { name: "Timeline" });
   await kept(page);
@@ -157,7 +157,7 @@ test("without the oven the day says no, and why; the second way out is taken ove
   await expect(second).toContainText("instead: then it can be done");
   await second.getByRole("button", { name: /^Do it/ }).click();
   await expect(ways).toContainText("Taken over: in");
-  await expect(planState(page)).toHaveText(/^The plan fits/);
+  await planFits(page);
   await ways.getByRole("button", { name: "Undo this" }).click();
   await expect(page.getByRole("alert").filter({ hasText: "does not fit" })).toBeVisible();
   await page.getByRole("link", { name: "change this kitchen" }).click();

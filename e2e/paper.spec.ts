@@ -1,5 +1,5 @@
 import { demoServer } from "./demo-server";
-import { expect, test } from "./test";
+import { expect, planFits, test } from "./test";
 
 const own = demoServer();
 
@@ -77,7 +77,7 @@ test("a recipe pasted whole becomes dumplings with their own steps, and a timeta
   await page.getByRole("region", { name: "Lunch" }).getByLabel("Add an item").click();
   await page.getByRole("option", { name: "Quay dumplings" }).click();
   await page.getByLabel("Pieces of Quay dumplings asked for").fill("8");
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
+  await planFits(page);
   await page.getByRole("link", { name: "Timeline" }).click();
   await page
     .getByRole("button", { name: /Quay dumplings: Pan-fry 8/ })

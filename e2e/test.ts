@@ -1,4 +1,4 @@
-import { test as base, type Page, type Response } from "@playwright/test";
+import { expect, test as base, type Page, type Response } from "@playwright/test";
 
 export { expect, type Page } from "@playwright/test";
 
@@ -15,6 +15,9 @@ function waitsUntilAlive(page: Page): void {
   page.goto = async (url, options) => alive(await goto(url, options), options);
   page.reload = async (options) => alive(await reload(options), options);
 }
+
+/** The planner says that the plan fits, whether it is still made better or not. */
+export const planFits = (page: Page): Promise<void> => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
 
 export const test = base.extend({
   context: async ({ context }, provide) => {

@@ -1,5 +1,5 @@
 import { demoServer } from "./demo-server";
-import { expect, test } from "./test";
+import { expect, planFits, test } from "./test";
 
 /** A recipe that is told and not listed, to its gates on the timeline; then its runs and its versions. */
 
@@ -33,7 +33,7 @@ test("a told recipe becomes pies; what is looked at before work goes on is asked
   const cooks = page.getByRole("region", { name: "Who cooks" });
   await cooks.getByRole("button", { name: /other hours this time/ }).click();
   await cooks.getByRole("button", { name: "More hours" }).click();
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
+  await planFits(page);
   await page.getByRole("link", { name: "Timeline" }).click();
   const timeline = page.getByRole("region", { name: "Timeline" });
   const open = (what: RegExp) => timeline.getByRole("button", { name: what }).first().click();
@@ -117,7 +117,7 @@ Cook the base 12 min, divide it. Cook the mushrooms 10 min. Mix the pork in raw.
   await expect(beside).toContainText("Chutney belongs to Two ways at Lunch: 15 g a piece.");
   await beside.getByRole("button", { name: "Make it too" }).click();
   await expect(beside.getByTestId("beside-total")).toHaveText("150 g for 10 pieces, 0.5 × its recipe");
-  await expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
+  await planFits(page);
 
   await page.getByRole("link", { name: "Quantities" }).click();
   const sheet = page.getByRole("article", { name: "Two ways, Base of the fillings" });

@@ -1,11 +1,10 @@
 import { demoServer } from "./demo-server";
-import { expect, test, type Page } from "./test";
+import { expect, planFits, test, type Page } from "./test";
 
 /** Warm holding, and equipment of several sizes, each on the demo as it comes. */
 
 const own = demoServer();
 
-const fits = (page: Page) => expect(page.getByTestId("plan-state")).toHaveText(/^The plan fits/);
 const line = (page: Page, item: string) => page.getByTestId(`line-${item}`).first();
 
 test("what is fried is kept warm in the oven, and each step says how long it may wait for the table", async ({ page }) => {
@@ -13,11 +12,11 @@ test("what is fried is kept warm in the oven, and each step says how long it may
   // The oven is free for it.
   const supper = page.getByRole("region", { name: "Supper" });
   for (const baked of ["Bow-seat buns", "Hawser coils"]) await supper.getByRole("button", { name: `Remove ${baked}` }).click();
-  await fits(page);
+  await planFits(page);
   const fried = line(page, "oarlock-turnover");
   await fried.getByRole("button", { name: "Oarlock turnovers: share, batches, parts" }).click();
   await fried.getByRole("switch", { name: /keep Oarlock turnovers warm after frying: up to 50 min/ }).click();
-  await fits(page);
+  await planFits(page);
   await page.getByRole("link", { name: "Timeline" }).click();
   await page
     .getByRole("button", { name: /Oarlock turnovers: Keep warm/ })
@@ -43,7 +42,7 @@ test("a kitchen with two sizes of tray: what each holds is said, and both are la
   await expect(trays).toContainText("Reed pockets: 30 or 15 on one");
   await expect(page.getByText("Saved", { exact: true })).toBeVisible();
   await page.goto(`${own.url}/g/quiet-evenings`);
-  await fits(page);
+  await planFits(page);
   await page.getByRole("link", { name: "Timeline" }).click();
   await expect(page.getByRole("group", { name: "Trays", exact: true })).toHaveCount(2);
   await expect(page.getByText("2 trays, 300 × 200 mm")).toBeVisible();

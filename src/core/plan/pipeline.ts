@@ -67,11 +67,10 @@ export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
   const began = options.now();
   let limit = seconds === undefined ? Infinity : began + seconds * 1000;
   const left = () => (limit - options.now()) / 1000;
-  /** Whether the time of the request is over after so few turns that a no would be the machine's. */
-  const isSlow = (turns: number) =>
-    seconds !== undefined &&
-    turns * TURN_MS < LEAST_SHARE * seconds * 1000 &&
-    options.now() < began + 1000 * (options.patience ?? 0);
+  const { patience = 0 } = options;
+  const firstLimit = began + 1000 * Math.max(seconds ?? Infinity, patience);
+  /** So many turns are few: were the time of the request over after them, a no would be the machine's. */
+  const areFew = (turns: number) => seconds !== undefined && turns * TURN_MS < LEAST_SHARE * seconds * 1000;
   let cancelled = false;
   const progress = (state: Progress): boolean => {
     cancelled ||= options.progress?.(state) === false;
@@ -106,12 +105,12 @@ export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
   if (known) return begun(known);
   const turns = seconds === undefined ? 3 * attempts.length : Infinity;
   const turnClock = (turn: number) => {
-    const most = Math.max(left(), (options.patience ?? 0) - (options.now() - began) / 1000);
+    const most = (firstLimit - options.now()) / 1000;
     const ms = turn === 0 ? Math.max(TURN_MS, Math.min(3 * TURN_MS, 1000 * FIRST_SHARE * left())) : TURN_MS;
-    return { seconds: most, firstBy: options.now() + Math.min(1000 * most, ms), firstSteps: options.patience ? LEAST_STEPS : 0 };
+    return { seconds: most, firstBy: options.now() + Math.min(1000 * most, ms), firstSteps: patience > 0 ? LEAST_STEPS : 0 };
   };
   for (let turn = 0, next = 1; turn < turns && !cancelled; turn++) {
-    if (left() <= 0 && !isSlow(turn)) break;
+    if (left() <= 0 && (options.now() >= firstLimit || !areFew(turn))) break;
     const open = attempts.filter((attempt) => !attempt.ruledOut);
     if (open.length === 0) break;
     const plainsTurn = turn % 2 === 0 && !attempts[0].ruledOut;
@@ -122,7 +121,7 @@ export function beginPlan(request: PlanRequest, options: PlanOptions): Begun {
     if (found === "none" && attempt.solver.refusal().proof === "windows") break;
     if (found === "none") attempt.ruledOut = true;
     if (found !== "found") continue;
-    if (options.patience && seconds !== undefined) limit = Math.max(limit, options.now() + LEAST_SHARE * seconds * 1000);
+    if (patience > 0 && seconds !== undefined) limit = Math.max(limit, options.now() + LEAST_SHARE * seconds * 1000);
     return begun(attempt);
   }
   return { plan: refuse(request, q, attempts[0].solver.refusal().reasons) };

@@ -240,6 +240,23 @@ const Soft = ({ children }: { children: ReactNode }) => (
   </Box>
 );
 
+function stateText(work: Work, stale: boolean): string {
+  switch (work.kind) {
+    case "searching": {
+      const { progress } = work;
+      return `Looking for a timetable${progress ? `: ${progress.placed} of ${progress.tasks} tasks have a place` : " …"}`;
+    }
+    case "improving":
+      return "The plan fits; making it fresher and shorter …";
+    case "refused":
+      return isProvenNo(work.plan) ? "No plan for this" : "No plan found";
+    case "failed":
+      return "The planner broke down";
+    case "idle":
+      return stale ? "Waiting for the form" : "The plan fits";
+  }
+}
+
 /** What the planner is doing, in words; a bar while it has no answer yet. */
 interface WorkProps {
   readonly work: Work;
@@ -251,20 +268,6 @@ interface WorkProps {
 
 function WorkState({ work, stale, onStop, onGoOn }: WorkProps) {
   const progress = "progress" in work ? work.progress : undefined;
-  const text =
-    work.kind === "searching"
-      ? `Looking for a timetable${progress ? `: ${progress.placed} of ${progress.tasks} tasks have a place` : " …"}`
-      : work.kind === "improving"
-        ? "The plan fits; making it fresher and shorter …"
-        : work.kind === "refused"
-          ? isProvenNo(work.plan)
-            ? "No plan for this"
-            : "No plan found"
-          : work.kind === "failed"
-            ? "The planner broke down"
-            : stale
-              ? "Waiting for the form"
-              : "The plan fits";
   return (
     <Box sx={{ ml: "auto", display: "flex", alignItems: "center", gap: 1.5, minHeight: 36, fontSize: "0.9rem" }}>
       {work.kind === "searching" && (
@@ -283,7 +286,7 @@ function WorkState({ work, stale, onStop, onGoOn }: WorkProps) {
           color: work.kind === "refused" ? "#ffb199" : stale || work.kind !== "idle" ? "#cfe3e0" : "#b9e6b4",
         }}
       >
-        {text}
+        {stateText(work, stale)}
       </Box>
       {(work.kind === "searching" || work.kind === "improving") && (
         <Button size="small" variant="outlined" onClick={onStop} sx={{ color: "#fff", borderColor: "#bfe0dc", minHeight: 32 }}>
