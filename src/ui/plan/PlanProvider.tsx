@@ -65,7 +65,7 @@ export function PlanProvider({ source: given, initial, stored, saveGathering, ch
         draft: form.draft,
         stored,
         planner: { run: runPlan, prepare },
-        keep: (kept) => outbox.post(planLetter, "plan", kept),
+        keep: (kept) => outbox.post(planLetter, "plan", kept, 0),
         timers: browserTimers,
         whenReleased,
       }),

@@ -6,9 +6,10 @@ import { issueText } from "@/core/shared/issue-text";
 import { whenAlive } from "../kit/page-alive";
 import { COLOUR } from "../theme/tokens";
 import { deviceLetters, isOpenTab, nameOfTab } from "./device";
-import { Outbox, type OutboxState } from "./outbox";
+import { NOTHING_WAITS, Outbox } from "./outbox";
 import { browserTimers } from "./platform";
 import { sendersFor, type Actions } from "./senders";
+import { waitingText } from "./waiting-text";
 
 const Context = createContext<Outbox | undefined>(undefined);
 
@@ -19,7 +20,6 @@ export function useOutbox(): Outbox {
   return value;
 }
 
-const NOTHING: OutboxState = { waiting: 0, refused: [] };
 const OFF_PAGE: Outbox = new Outbox({
   tab: "server",
   letters: { put: async () => undefined, remove: async () => undefined, all: async () => [] },
@@ -43,11 +43,13 @@ export function OutboxProvider({ actions, children }: { actions: Actions; childr
           today: Date.now,
         }),
   );
-  const { waiting, refused } = useSyncExternalStore(
+  const waits = useSyncExternalStore(
     outbox.subscribe,
     () => outbox.state,
-    () => NOTHING,
+    () => NOTHING_WAITS,
   );
+  const { refused } = waits;
+  const waiting = waitingText(waits);
   useEffect(() => {
     let stop = () => undefined as void;
     const wait = whenAlive(() => (stop = outbox.open()));
@@ -66,7 +68,7 @@ export function OutboxProvider({ actions, children }: { actions: Actions; childr
   return (
     <Context.Provider value={outbox}>
       {children}
-      {(waiting > 0 || refused.length > 0) && (
+      {(waiting || refused.length > 0) && (
         <Box
           role="status"
           aria-label="What waits for the server"
@@ -86,9 +88,9 @@ export function OutboxProvider({ actions, children }: { actions: Actions; childr
             fontSize: "0.875rem",
           }}
         >
-          {waiting > 0 && (
+          {waiting && (
             <Box sx={{ display: "flex", alignItems: "center", gap: 2 }}>
-              {waiting === 1 ? "1 change waits for the server" : `${waiting} changes wait for the server`}; kept on this device.
+              {waiting}; kept on this device.
               <Button
                 size="small"
                 variant="outlined"

@@ -3,6 +3,7 @@ import { fail, ok, type Result } from "@/core/shared/issue";
 import { handTimers } from "@tests/session-kit";
 import { MOST_RETRY_MS, Outbox, RETRY_MS, type Letter, type Letters, type Sender } from "./outbox";
 import { sendersFor, type Actions } from "./senders";
+import { waitingText } from "./waiting-text";
 
 /** A device that several tabs share. */
 function device(): Letters & { readonly lies: Map<string, Letter> } {
@@ -223,4 +224,19 @@ describe("senders", () => {
     expect(await failing.plan(body)).toMatchObject({ ok: false });
     expect(tries).toBe(2);
   });
+});
+
+test("a plan that waits is no change of the cook's, and is said beside it", async () => {
+  const { outbox, timers } = tab("a", device(), async () => away());
+  expect(waitingText(outbox.state)).toBeUndefined();
+  void outbox.post("plan-of-x", "note", "worked out", 0);
+  await timers.pass(1);
+  expect(waitingText(outbox.state)).toBe("1 plan waits for the server");
+  void outbox.post("x", "note", "typed");
+  await timers.pass(1);
+  expect(outbox.state).toMatchObject({ waiting: 1, workedOut: 1 });
+  expect(waitingText(outbox.state)).toBe("1 change and 1 plan wait for the server");
+  void outbox.post("y", "note", "typed too");
+  await timers.pass(1);
+  expect(waitingText(outbox.state)).toBe("2 changes and 1 plan wait for the server");
 });

@@ -8,7 +8,7 @@ export interface Letter {
   readonly document: string;
   readonly kind: string;
   readonly body: unknown;
-  /** Changes that it stands for. */
+  /** Changes that it stands for; 0 for what was worked out and not typed (a plan). */
   readonly changes: number;
   /** Of the last of them: ms since 1970. */
   readonly at: number;
@@ -28,6 +28,8 @@ export type Sender = (body: unknown) => Promise<Result<unknown>>;
 export interface OutboxState {
   /** Changes that were tried and are still waiting. */
   readonly waiting: number;
+  /** Letters of what was worked out, tried and still waiting. */
+  readonly workedOut: number;
   /** What a server would not take: the document and why. They stay on the device. */
   readonly refused: readonly { readonly document: string; readonly issue: Issue }[];
 }
@@ -43,6 +45,8 @@ export interface OutboxOptions {
   /** ms since 1970. */
   readonly today: () => number;
 }
+
+export const NOTHING_WAITS: OutboxState = { waiting: 0, workedOut: 0, refused: [] };
 
 /** Why a saving failed to which nothing was answered: the line is cut, or the server is away. */
 export const NO_ANSWER = "the server does not answer";
@@ -79,7 +83,7 @@ interface Lying {
  * only when a server took it or a newer one took its place.
  */
 export class Outbox {
-  private now: OutboxState = { waiting: 0, refused: [] };
+  private now: OutboxState = NOTHING_WAITS;
   private readonly lying = new Map<string, Lying>();
   /** Documents that a view of this tab sends by itself, and keeps here only. */
   private readonly claimed = new Set<string>();
@@ -114,11 +118,11 @@ export class Outbox {
   };
 
   /** Sends something; the newest of a document counts. @returns its answer; `ok` as well where it waits on the device now */
-  readonly post = (document: string, kind: string, body: unknown): Promise<Result<unknown>> =>
+  readonly post = (document: string, kind: string, body: unknown, changes = 1): Promise<Result<unknown>> =>
     new Promise((told) => {
       const there = this.lying.get(this.idOf(document));
       there?.told?.(ok(undefined));
-      this.lay(document, kind, body, 1, told);
+      this.lay(document, kind, body, changes, told);
       void this.send(this.idOf(document));
     });
 
@@ -307,8 +311,10 @@ export class Outbox {
 
   private tell(): void {
     const all = [...this.lying.values()];
+    const waits = all.filter((there) => there.hasFailed && !there.issue);
     this.now = {
-      waiting: all.filter((there) => there.hasFailed && !there.issue).reduce((sum, there) => sum + there.letter.changes, 0),
+      waiting: waits.reduce((sum, there) => sum + there.letter.changes, 0),
+      workedOut: waits.filter((there) => there.letter.changes === 0).length,
       refused: all.flatMap(({ letter, issue }) => (issue ? [{ document: letter.document, issue }] : [])),
     };
     this.listeners.forEach((tell) => tell());
