@@ -1,5 +1,6 @@
 import { TZDate } from "@date-fns/tz";
 import type { Plan } from "../plan/schema";
+import { clockText, wallMinute } from "../shared/clock";
 
 type Dated = Pick<Plan, "origin" | "zone">;
 
@@ -23,3 +24,9 @@ export function minuteReader(plan: Dated): (at: string, deviceZone?: string) => 
 /** The moment in UTC of a minute of a plan. */
 export const momentOf = (plan: Dated, minute: number, deviceZone?: string): string =>
   new Date(originOf(plan, deviceZone) + minute * 60_000).toISOString();
+
+/** Minutes of a plan as a clock on the wall shows them, where the zone's change is counted. */
+export const wallClockOf =
+  ({ clockChanges }: Pick<Plan, "clockChanges">) =>
+  (minute: number): string =>
+    clockText(wallMinute(minute, clockChanges));

@@ -1,12 +1,16 @@
 import type { Plan } from "../plan/schema";
-import { planTaskText } from "../plan/task-text";
-import { momentOf } from "./clock";
+import { resourceText } from "../plan/reason-text";
+import { inCelsius, planTaskText } from "../plan/task-text";
+import { momentOf, wallClockOf } from "./clock";
 import type { RunEvent } from "./events";
+import { heatsToSet } from "./heats-to-set";
 import { replay } from "./replay";
 import { isOpen } from "./run-state";
 import { restOfDay, sinceLast } from "./rest-of-day";
 import { clockWarnings, slipOfRest, slipSentence, warningText, type Warning } from "./run-text";
 import { clocksOf, cooksNow, foodClocks } from "./stand";
+import { windowText, windowTitle } from "./window-text";
+import { foodWindows, windowLevel } from "./windows";
 
 /**
  * Where a day stands at a minute, and the rest of it planned again, as other programs read it (`unisynth-run/1`). The same for events in
@@ -23,6 +27,8 @@ export function runDocument(plan: Plan, events: readonly RunEvent[], now: number
   const clocks = clocksOf(plan, state);
   const food = foodClocks(plan, state, at);
   const text = (task: string) => planTaskText(plan, task);
+  const windows = foodWindows(plan, state, rest, at);
+  const words = { clock: wallClockOf(plan), degrees: inCelsius };
   const warnings: Warning[] = [
     ...state.odd,
     ...clockWarnings(clocks, at),
@@ -44,6 +50,15 @@ export function runDocument(plan: Plan, events: readonly RunEvent[], now: number
     cooks: cooksNow(plan, state, rest, at),
     clocks: clocks.map((clock) => ({ ...clock, text: text(clock.task) })),
     lots: food.map((one) => ({ ...one, text: text(one.task) })),
+    windows: windows.map((window) => ({
+      ...window,
+      level: windowLevel(window, at),
+      text: `${windowTitle(plan, window, text)}. ${windowText(window, at, words)}`,
+    })),
+    heats: heatsToSet(plan, state, rest).map((heat) => ({
+      ...heat,
+      text: `${resourceText(plan, heat.resource)} to ${words.degrees(heat.settingC)} at ${words.clock(heat.at)}, for: ${text(heat.task)}`,
+    })),
     notes: state.notes,
     warnings: warnings.map((warning) => ({ ...warning, text: warningText(plan, warning) })),
     replan: {

@@ -6,9 +6,11 @@ import { changeover } from "../schedule/model";
 import type { Chamber } from "../schedule/problem";
 import { verify } from "../schedule/verify";
 import type { RunEvent } from "./events";
+import { runDocument } from "./document";
 import { heatsToSet } from "./heats-to-set";
 import { outcomeOf } from "./outcome";
 import { replay } from "./replay";
+import { clockText } from "../shared/clock";
 import { gateKey } from "./run-state";
 import { pieceNumbers } from "./piece-numbers";
 import { restOfDay } from "./rest-of-day";
@@ -72,6 +74,12 @@ describe("windows of food", () => {
     expect(windowLevel(wash, glazes[0].start + 90)).toBe("soon");
     expect(windowLevel(wash, glazes[0].start + 120)).toBe("over");
     const mine = big.tasks[glazes[0].id].item;
+    const printed = runDocument(big, asPlanned(glazes[0].start), wash.since + 90).windows;
+    expect(printed.find(({ code }) => code === "egg-wash")).toMatchObject({
+      ...wash,
+      level: "soon",
+      text: expect.stringContaining(`no longer than ${clockText(wash.until % 1440)}`) as string,
+    });
     const done = glazes
       .filter(({ id }) => big.tasks[id].item === mine)
       .map(({ id, end }) => said(end, { kind: "done", task: id }));
@@ -235,6 +243,9 @@ test("an oven is set so early that it is hot when its load goes in, and slides w
   expect(own1.goesIn - own1.at).toBe(changeover(chamber, chamber.start, own1.settingC));
   const slid = heats([said(bake.start - 60, { kind: "late", task: bake.id, minutes: 12 })]).find(({ task }) => task === bake.id);
   if (slid) expect(slid.at - own1.at).toBe(slid.goesIn - own1.goesIn);
+  const printed = runDocument(big, events, bake.start - 60).heats.find(({ task }) => task === bake.id)!;
+  expect(printed).toMatchObject(own1);
+  expect(printed.text).toContain(` to ${own1.settingC} °C at ${clockText(own1.at % 1440)}, for: `);
   const set = heats([said(bake.start - 60, { kind: "set", what: own1.resource, value: own1.settingC })]);
   expect(set.some(({ task }) => task === bake.id)).toBe(false);
 });

@@ -4,8 +4,9 @@ import { readSlip, type Slip } from "../plan/slip";
 import { targetName } from "../plan/targets";
 import { planTaskText } from "../plan/task-text";
 import type { Replanned } from "../schedule/replan/replan";
-import { clockText, lengthText, wallMinute } from "../shared/clock";
+import { lengthText } from "../shared/clock";
 import { listed } from "../shared/words";
+import { wallClockOf } from "./clock";
 import type { Oddity, RunState } from "./run-state";
 import type { FoodClock, RunningClock } from "./stand";
 
@@ -52,7 +53,7 @@ export function slipSentence(
   plan: Plan,
   slip: Slip,
   task: TaskText = (id) => planTaskText(plan, id),
-  clock: (minute: number) => string = (minute) => clockText(wallMinute(minute, plan.clockChanges)),
+  clock: (minute: number) => string = wallClockOf(plan),
 ): string {
   const late = new Map(slip.late.map(({ target, minutes }) => [target, minutes]));
   const waves = plan.day.targets.map(({ id, name, minute }) => {

@@ -1,12 +1,12 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { FoodClock } from "@/core/run/stand";
+import { windowText, windowTitle } from "@/core/run/window-text";
 import { windowLevel, type FoodWindow } from "@/core/run/windows";
 import { lengthText } from "@/core/shared/clock";
 import { COLOUR } from "../theme/tokens";
 import { useCookedDay } from "./cook-context";
 import type { Say } from "./say";
-import { windowText, windowTitle } from "./window-text";
 
 const GROUND = { ok: COLOUR.card, soon: COLOUR.cautionMist, over: COLOUR.emberMist } as const;
 const EDGE = { ok: COLOUR.line, soon: COLOUR.caution, over: COLOUR.ember } as const;
@@ -67,7 +67,7 @@ export function FoodClocks({ food, windows, say }: { food: readonly FoodClock[];
           return (
             <Row key={JSON.stringify([window.code, title])} level={level} used={(minute - window.since) / length}>
               <Box sx={{ fontWeight: 650, overflowWrap: "anywhere" }}>{title}</Box>
-              <Box>{windowText(window, day)}</Box>
+              <Box>{windowText(window, minute, shown)}</Box>
             </Row>
           );
         })}

@@ -1,8 +1,13 @@
-import { resourceText } from "@/core/plan/reason-text";
-import type { Plan } from "@/core/plan/schema";
-import { itemNameIn } from "@/core/plan/task-text";
-import { windowLevel, type FoodWindow } from "@/core/run/windows";
-import type { CookedDay } from "./cook-context";
+import { resourceText } from "../plan/reason-text";
+import type { Plan } from "../plan/schema";
+import { itemNameIn } from "../plan/task-text";
+import { windowLevel, type FoodWindow } from "./windows";
+
+/** How minutes of the plan and °C are shown. */
+export interface WindowWords {
+  readonly clock: (minute: number) => string;
+  readonly degrees: (celsius: number) => string;
+}
 
 /** What a clock of food is called. */
 export function windowTitle(plan: Plan, window: FoodWindow, task: (id: string) => string): string {
@@ -20,7 +25,7 @@ export function windowTitle(plan: Plan, window: FoodWindow, task: (id: string) =
 }
 
 /** A clock of food as it stands, and what to do about it. */
-export function windowText(window: FoodWindow, { shown, minute }: CookedDay): string {
+export function windowText(window: FoodWindow, minute: number, shown: WindowWords): string {
   const isOver = windowLevel(window, minute) === "over";
   const until = shown.clock(window.until);
   switch (window.code) {
