@@ -221,3 +221,33 @@ test("a first piece that is wanted is in the plan, before its loads, and locks t
     .poll(async () => (await toldIn(page, runOf(page))).find(({ kind }) => kind === "retimed"))
     .toMatchObject({ task: tasks[first], minutes: 9 });
 });
+
+test("an oven that takes one tray at a time takes two when it is late: tried, pressed, and the last tray is out sooner", async ({
+  page,
+}) => {
+  await keep(page, {
+    name: "Quay pies",
+    makes: 24,
+    dough: "500 g flour\n250 g butter, cold\n120 g water",
+    filling: "900 g apples\n80 g sugar",
+    done: "Cook the apples 10 min. Roll out, fill, fold over. Bake at 190 C for 25 min.",
+  });
+  await page.getByRole("region", { name: "Where cooks differ" }).getByRole("button", { name: "one at a time" }).click();
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  await serve(page, "Jetty buns", "Quay pies", 36);
+  const tasks = await practise(page, "first-try");
+  const bakes = tasks.filter((task) => /\/heat\/\d+-\d+$/.test(task));
+  expect(bakes.length).toBeGreaterThan(2);
+  await withPressed(page, runOf(page), [
+    ...tasks.slice(0, tasks.indexOf(bakes[0])).map((task) => ({ kind: "done", task })),
+    { kind: "late", task: bakes[0], minutes: 90, afterMin: 1 },
+    { kind: "paced", rate: 1, wall: new Date().toISOString(), afterMin: 2 },
+  ]);
+  const ways = page.getByRole("region", { name: "Ways out" });
+  await expect(ways).toContainText(/late/);
+  await ways.getByRole("button", { name: "What can be done?" }).click();
+  const way = ways.getByRole("listitem").filter({ hasText: /^Two trays at once in the oven/ });
+  await way.getByRole("button", { name: "Do this" }).click();
+  await expect.poll(async () => (await toldIn(page, runOf(page))).find(({ kind }) => kind === "doubled")).toBeTruthy();
+  await expect(page.getByTestId("rest")).not.toHaveText(/being worked out/);
+});

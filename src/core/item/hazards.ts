@@ -40,8 +40,9 @@ const MACHINES: Readonly<Record<string, Hazard>> = {
  * What can hurt at a step: from its own words, whoever wrote them, and from what it takes. Usual caution and no more: local rules and
  * trained advice come first.
  */
-export function hazardsOf(step: Pick<Step, "do" | "kind" | "equipment">): Hazard[] {
-  const found = new Set<Hazard>(HAZARDS.filter((hazard) => WORDS[hazard].test(step.do)));
+export function hazardsOf(step: Pick<Step, "do" | "title" | "kind" | "equipment">): Hazard[] {
+  const words = [step.title, step.do].filter(Boolean).join(". ");
+  const found = new Set<Hazard>(HAZARDS.filter((hazard) => WORDS[hazard].test(words)));
   for (const { id } of step.equipment) if (MACHINES[id]) found.add(MACHINES[id]);
   if (step.kind === "fry") found.add("deep-oil");
   if (step.kind === "bake" || step.kind === "blind-bake") found.add("hot-metal");

@@ -1,5 +1,6 @@
 import { demoItem } from "@tests/demo";
 import { itemIssues } from "./check";
+import { hazardsOf } from "./hazards";
 import { ItemSchema, type Item } from "./schema";
 import type { Result } from "../shared/issue";
 import { addBlindBake, editStep, heatedBy, removeStep } from "./step-edit";
@@ -18,6 +19,15 @@ describe("steps on the desk", () => {
     expect(next.dough).toBe(pie.dough);
     const chilled = value(editStep(pie, "a-chill", { restTarget: 60 }));
     expect(chilled.steps.find((s) => s.id === "a-chill")!.rest!.target).toBe(60);
+  });
+  test("a step is called what the cook calls it, and what can hurt is read from that too; emptied it goes by its kind", () => {
+    const own = value(editStep(pie, "a-cool", { title: "Add water to the hot pan " }));
+    const step = own.steps.find((s) => s.id === "a-cool")!;
+    expect(step.title).toBe("Add water to the hot pan ");
+    expect(hazardsOf(step)).toContain("water-into-fat");
+    for (const title of ["", "  "])
+      expect(value(editStep(own, "a-cool", { title })).steps.find((s) => s.id === "a-cool")!.title).toBeUndefined();
+    expect(editStep(pie, "a-cool", { title: "x".repeat(41) })).toMatchObject({ ok: false, issues: [{ path: ["title"] }] });
   });
   test("a rest that runs backwards and a step that is not there are refused", () => {
     expect(editStep(pie, "a-chill", { restMin: 900, restTarget: 10 })).toMatchObject({

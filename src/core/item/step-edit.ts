@@ -1,12 +1,13 @@
 import { type Item } from "./schema";
-import type { Step } from "./step";
-import { StepSchema } from "./step";
+import { LONGEST_TITLE, StepSchema, type Step } from "./step";
 import { fail, ok, type Result } from "../shared/issue";
 import { without } from "./step-order";
 
 /** What can be changed of a step on the desk; undefined stands for "as it was". */
 export interface StepEdit {
   readonly do?: string;
+  /** What it is called; emptied it is called by its kind again. */
+  readonly title?: string;
   readonly fixedMin?: number;
   readonly secPerPiece?: number;
   readonly restMin?: number;
@@ -52,6 +53,7 @@ export function editStep(item: Item, id: string, edit: StepEdit): Result<Item> {
   const next = StepSchema.safeParse({
     ...step,
     do: edit.do ?? step.do,
+    title: edit.title?.trim() === "" ? undefined : (edit.title ?? step.title),
     time: { fixedMin: edit.fixedMin ?? step.time.fixedMin, secPerPiece: edit.secPerPiece ?? step.time.secPerPiece },
     ...(rest && { rest }),
     ...(edit.fixedMin !== undefined && step.tend && { tend: tendWithin(step, edit.fixedMin) }),
@@ -68,11 +70,16 @@ export function editStep(item: Item, id: string, edit: StepEdit): Result<Item> {
     return fail({
       code: "out_of_range",
       path: issue.path as string[],
-      wanted: issue.path.includes("hands") ? "0 to 6 pairs of hands" : "a time from 0 to 20000 min and a heat up to 320 °C",
+      wanted: WANTED[String(issue.path[0])] ?? "a time from 0 to 20000 min and a heat up to 320 °C",
     });
   }
   return ok({ ...item, steps: item.steps.map((s) => (s === step ? next.data : s)) });
 }
+
+const WANTED: Readonly<Record<string, string>> = {
+  hands: "0 to 6 pairs of hands",
+  title: `a name of at most ${LONGEST_TITLE} letters`,
+};
 
 /** A cue with what was typed of it; what is emptied is not said any more. */
 function cueAfter({ cue }: Step, { early, right, late }: StepEdit): Pick<Step, "cue"> {

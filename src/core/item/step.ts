@@ -5,6 +5,9 @@ export const id = z.string().min(1).max(80);
 
 export const text = z.string().max(600);
 
+/** Longest name of a step: it stands in big type where hands are full. */
+export const LONGEST_TITLE = 40;
+
 export const minutes = z.number().min(0).max(20000);
 
 export const celsius = z.number().min(-40).max(320);
@@ -107,9 +110,13 @@ export const FIGURE_SOURCES = ["recipe", "family", "method", "shape", "filling",
 export type FigureSource = (typeof FIGURE_SOURCES)[number];
 const figure = z.enum(FIGURE_SOURCES).optional();
 
+/** What a step is called where its kind does not say it: "Rinse the meat". */
+const title = z.string().regex(/\S/).max(LONGEST_TITLE);
+
 /** Fields of a step that an option of a school may set anew, none with a default: what a patch leaves out stays. */
 export const STEP_FIELDS = {
   kind: z.enum(STEP_KINDS),
+  title,
   do: text,
   after: z.array(z.object({ step: id, minGapMin: minutes.optional(), maxGapMin: minutes.optional() })).max(50),
   time: TimeSchema,
@@ -130,6 +137,7 @@ export const STEP_FIELDS = {
 export const StepSchema = z.object({
   ...STEP_FIELDS,
   id,
+  title: title.optional(),
   part: z.enum(["dough", "filling", "piece"]),
   path: z.array(z.enum(PATHS)).min(1).max(3),
   do: text.default(""),

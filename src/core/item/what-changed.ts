@@ -2,6 +2,10 @@ import type { Component, Item } from "./schema";
 import type { Step } from "./step";
 import { workMinutes } from "./step-minutes";
 
+/** A step as it is called. */
+type Named = Pick<Step, "kind" | "title">;
+const named = ({ kind, title }: Step): Named => ({ kind, ...(title !== undefined && { title }) });
+
 /** One thing in which a version of an item differs from the one before it, in codes. Worded in `what-changed-text`. */
 export type Changed =
   | { readonly code: "name"; readonly from: string; readonly to: string }
@@ -12,9 +16,9 @@ export type Changed =
   | { readonly code: "line"; readonly name: string; readonly from: number; readonly to: number }
   | { readonly code: "made"; readonly what: "dough" | "method" | "shape" | "filling"; readonly to: string }
   | { readonly code: "choice"; readonly school: string; readonly to: string }
-  | { readonly code: "step-added" | "step-gone"; readonly kind: Step["kind"] }
+  | ({ readonly code: "step-added" | "step-gone" } & Named)
   /** Minutes of a step, or something else about it where they are the same. */
-  | { readonly code: "step"; readonly kind: Step["kind"]; readonly from: number; readonly to: number }
+  | ({ readonly code: "step"; readonly from: number; readonly to: number } & Named)
   | { readonly code: "run"; readonly pieces: number }
   | { readonly code: "other" };
 
@@ -38,12 +42,12 @@ function stepsChanged(before: Item, now: Item): Changed[] {
   const has = new Set(now.steps.map(({ id }) => id));
   const plain = ({ do: _text, sources: _sources, after: _after, ...step }: Step) => JSON.stringify(step);
   return [
-    ...before.steps.filter(({ id }) => !has.has(id)).map(({ kind }): Changed => ({ code: "step-gone", kind })),
+    ...before.steps.filter(({ id }) => !has.has(id)).map((step): Changed => ({ code: "step-gone", ...named(step) })),
     ...now.steps.flatMap((step): Changed[] => {
       const was = had.get(step.id);
-      if (!was) return [{ code: "step-added", kind: step.kind }];
+      if (!was) return [{ code: "step-added", ...named(step) }];
       if (plain(was) === plain(step) && was.do === step.do) return [];
-      return [{ code: "step", kind: step.kind, from: minutesOf(was, before.base.pieces), to: minutesOf(step, now.base.pieces) }];
+      return [{ code: "step", ...named(step), from: minutesOf(was, before.base.pieces), to: minutesOf(step, now.base.pieces) }];
     }),
   ];
 }

@@ -28,6 +28,8 @@ const WhatSchema = z.discriminatedUnion("code", [
   z.object({
     code: z.literal("step"),
     kind: z.enum(STEP_KINDS),
+    /** What it is called where its kind does not say it. */
+    title: z.string().optional(),
     part: z.enum(["dough", "filling", "piece"]),
     /** Of what all fillings share. */
     base: z.literal(true).optional(),

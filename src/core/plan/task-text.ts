@@ -35,6 +35,12 @@ export const VERB: Readonly<Record<Step["kind"], string>> = {
   serve: "Serve",
 };
 
+/** What a step is called: "Mix", or by its own name "Rinse the meat". */
+export const stepName = ({ kind, title }: Pick<Step, "kind" | "title">): string => title ?? VERB[kind];
+
+/** What a step does to what: "Mix filling", or by its own name "Rinse the meat". */
+export const stepWith = (step: Pick<Step, "kind" | "title">, what: string): string => step.title ?? `${VERB[step.kind]} ${what}`;
+
 /** The carriers in plain words, one and many. */
 const CARRIER_WORD: Readonly<Record<string, readonly [string, string]>> = {
   tray: ["tray", "trays"],
@@ -90,10 +96,12 @@ export function taskText(info: TaskInfo, nameOf: (item: string) => string, heat:
         : `${nameOf(info.item)} wait`;
     case "step": {
       const made = [info, ...(info.also ?? [])].map((share) => `${share.pieces} ${nameOf(share.item)}`);
-      const object =
-        what.part === "piece" ? made[0] : `${what.base ? "base of the fillings" : what.part} for ${made.join(" and ")}`;
+      const done =
+        what.part === "piece"
+          ? `${stepName(what)}${what.title === undefined ? "" : ","} ${made[0]}`
+          : `${stepWith(what, what.base ? "base of the fillings" : what.part)} for ${made.join(" and ")}`;
       return [
-        `${what.first ? "First piece: " : ""}${VERB[what.kind]} ${object}`,
+        `${what.first ? "First piece: " : ""}${done}`,
         ...(what.carrier ? [onText(what.carrier, what.carriers ?? 1, what.sizes)] : []),
         ...(what.panMm ? [`pan ${sizeText(what.panMm)}`] : []),
         ...(what.settingC !== undefined ? [heat(what.settingC)] : []),

@@ -28,6 +28,11 @@ test.each<[TaskInfo, string]>([
     task({ code: "step", kind: "mix", part: "dough" }, { also: [{ item: "pie", step: "m", pieces: 12, range: [0, 12] }] }),
     "Mix dough for 36 Plum buns and 12 Leek pies",
   ],
+  [task({ code: "step", kind: "mix", part: "filling", title: "Rinse the meat" }), "Rinse the meat for 36 Plum buns"],
+  [
+    task({ code: "step", kind: "cool", part: "piece", title: "Drain", carrier: "tray", carriers: 2 }),
+    "Drain, 36 Plum buns, 2 trays",
+  ],
   [
     task({ code: "wait", carrier: "tray", carriers: 1, onShelf: true }),
     "1 tray of Plum buns waits in the fridge for the freezer",

@@ -15,6 +15,7 @@ const { plan, item, said, own, start } = ownDay(
   },
   24,
 );
+const HEAVY = 95;
 const bakes = own.filter(({ id }) => stepIn(plan, id)?.kind === "bake").sort((a, b) => a.start - b.start);
 const last = bakes.at(-1)!;
 const bakedMin = last.end - last.start;
@@ -24,6 +25,35 @@ test("a piece of 95 g where 60 g are right stays in the last load for 5 min long
   expect(bakedMin).toBeGreaterThanOrEqual(18);
   expect(oddLoad(plan, state, item.id, [60, 95, 51, 60.5], 60)).toEqual({ kind: "odd", task: last.id, grams: [95], minutes: 5 });
   expect(oddLoad(plan, state, item.id, [51, 58, 62], 60)).toBeUndefined();
+});
+
+test("in the steamer it stays longer by the same rule; for oil nobody has one", () => {
+  const day = (heat: string) =>
+    ownDay(
+      {
+        name: "Buns",
+        makes: 12,
+        dough: ["400 g flour", "210 g water", "5 g instant yeast"],
+        fillings: ["300 g ham"],
+        method: [`Let rise 1 hour. Fill. Let rise 30 min. ${heat}`],
+      },
+      12,
+    );
+  const steamed = day("Steam 12 min.");
+  const load = steamed.own
+    .filter(({ id }) => stepIn(steamed.plan, id)?.kind === "steam")
+    .sort((a, b) => a.start - b.start)
+    .at(-1)!;
+  const steamMin = load.end - load.start;
+  expect(oddLoad(steamed.plan, replay(steamed.plan, []), steamed.item.id, [60, HEAVY], 60)).toEqual({
+    kind: "odd",
+    task: load.id,
+    grams: [HEAVY],
+    minutes: Math.round(steamMin * Math.sqrt(HEAVY / 60) - steamMin),
+  });
+  const fried = day("Deep-fry 4 min at 175 C.");
+  expect(fried.own.some(({ id }) => stepIn(fried.plan, id)?.kind === "fry")).toBe(true);
+  expect(oddLoad(fried.plan, replay(fried.plan, []), fried.item.id, [HEAVY], 60)).toBeUndefined();
 });
 
 test("it is planned so: that load takes as much longer, said twice once, and no rule is broken", () => {

@@ -1,11 +1,12 @@
 import { isHeat } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";
 import { bakeTime, SAME_LOAD } from "../process/oven";
+import { steamTime } from "../process/steam";
 import type { RunState } from "./run-state";
 
 /** Pieces that came out heavier than they should go into one load and stay in when the others come out. */
 export interface OddLoad {
-  /** The bake that they go into: the last that is still to begin. */
+  /** The bake or steaming that they go into: the last that is still to begin. */
   readonly task: string;
   readonly kind: "odd";
   /** Each of them, g of dough. */
@@ -15,8 +16,9 @@ export interface OddLoad {
 }
 
 /**
- * The load that heavy pieces go into, and how much longer they stay in it; undefined where they need no minute more, or no bake is to
- * come. Source: a piece bakes by the square root of its weight, see `bakeTime`.
+ * The load that heavy pieces go into, and how much longer they stay in it; undefined where they need no minute more, or no oven and no
+ * steamer is to come: nobody has a rule for oil. Source: a piece takes as long as the square root of its weight, see `bakeTime` and
+ * `steamTime`.
  * @param grams of dough, of each piece that was weighed
  * @param rightG of dough, of a piece as it should be
  */
@@ -27,30 +29,37 @@ export function oddLoad(
   grams: readonly number[],
   rightG: number,
 ): OddLoad | undefined {
-  const bakes = plan.solution.tasks
+  const loads = plan.solution.tasks
     .filter(({ id }) => {
       const step = stepIn(plan, id);
-      const isBake = step !== undefined && isHeat(step) && step.kind === "bake" && step.part === "piece";
-      return isBake && plan.tasks[id].item === item && tasks.get(id)?.status === "waiting";
+      const isIt = step !== undefined && isHeat(step) && step.part === "piece" && Object.hasOwn(MINUTES, step.kind);
+      return isIt && plan.tasks[id].item === item && tasks.get(id)?.status === "waiting";
     })
     .sort((a, b) => a.start - b.start);
-  const last = bakes.at(-1);
+  const last = loads.at(-1);
   if (!last) return undefined;
-  const longer = (pieceG: number): number => {
-    const baked = bakeTime({
-      ...SAME_LOAD,
-      refMin: last.end - last.start,
-      refC: REF_C,
-      refPieceG: rightG,
-      pieceG,
-      trays: 1,
-    });
-    return baked.ok ? Math.round(baked.value.minutes - (last.end - last.start)) : 0;
-  };
+  const minutesOf = MINUTES[stepIn(plan, last.id)!.kind as keyof typeof MINUTES];
+  const refMin = last.end - last.start;
+  const longer = (pieceG: number): number => Math.round(minutesOf({ refMin, refPieceG: rightG, pieceG }) - refMin);
   const heavy = grams.filter((one) => one > rightG && longer(one) >= 1);
   if (heavy.length === 0) return undefined;
   return { kind: "odd", task: last.id, grams: heavy, minutes: longer(Math.max(...heavy)) };
 }
 
+interface Known {
+  readonly refMin: number;
+  readonly refPieceG: number;
+  readonly pieceG: number;
+}
+
 /** Any setting: it is the same for the heavy piece and the others. */
 const REF_C = 180;
+
+/** Minutes of another piece in the same load as those that are known. */
+const MINUTES = {
+  bake: (known: Known): number => {
+    const baked = bakeTime({ ...SAME_LOAD, ...known, refC: REF_C, trays: 1 });
+    return baked.ok ? baked.value.minutes : known.refMin;
+  },
+  steam: (known: Known): number => steamTime({ ...known, tiers: 1, frozen: false, lidLifts: 0, factor: 1 }).minutes,
+} as const;

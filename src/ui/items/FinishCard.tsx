@@ -8,7 +8,7 @@ import Typography from "@mui/material/Typography";
 import type { ComponentProps } from "react";
 import { addComponent } from "@/core/item/desk";
 import type { Item } from "@/core/item/schema";
-import { VERB } from "@/core/plan/task-text";
+import { stepName } from "@/core/plan/task-text";
 import { COLOUR } from "../theme/tokens";
 import { FormulaTable } from "./FormulaTable";
 
@@ -58,7 +58,7 @@ export function FinishCard(table: Table) {
             >
               {item.steps.map((step) => (
                 <MenuItem key={step.id} value={step.id}>
-                  {VERB[step.kind]}: {step.do.slice(0, 40)}
+                  {stepName(step)}: {step.do.slice(0, 40)}
                 </MenuItem>
               ))}
             </TextField>

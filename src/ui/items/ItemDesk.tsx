@@ -17,7 +17,7 @@ import type { Reading } from "@/core/ingredients/read-line";
 import { itemIssues } from "@/core/item/check";
 import { ItemSchema, type Choices, type Item, type ItemMaking } from "@/core/item/schema";
 import { optionsOf } from "@/core/item/resolve";
-import { VERB } from "@/core/plan/task-text";
+import { stepName } from "@/core/plan/task-text";
 import type { Result } from "@/core/shared/issue";
 import { Banner } from "../kit/Banner";
 import { Monogram } from "../kit/Monogram";
@@ -274,4 +274,4 @@ export function ItemDesk({ stored, place, away: storedAway, day, save, duplicate
 
 /** A change of the cook's that has no place any more, in words. */
 const editText = (edit: StepEdit): string =>
-  edit.kind === "added" ? `the added step “${VERB[edit.step.kind]}”` : `the change of “${edit.step.replace(/-/g, " ")}”`;
+  edit.kind === "added" ? `the added step “${stepName(edit.step)}”` : `the change of “${edit.step.replace(/-/g, " ")}”`;

@@ -5,7 +5,7 @@ import Typography from "@mui/material/Typography";
 import type { Made } from "@/core/item/making/make-item";
 import { doseTexts, linesFor } from "@/core/item/doses";
 import type { FigureSource } from "@/core/item/step";
-import { VERB } from "@/core/plan/task-text";
+import { stepName } from "@/core/plan/task-text";
 import { lengthText } from "@/core/shared/clock";
 import { useCatalogue } from "../ingredients/CatalogueProvider";
 import { useDisplay } from "../kit/use-display";
@@ -39,9 +39,9 @@ export function MadeSteps({ made: { item } }: { made: Made }) {
           return (
             <Box component="li" key={step.id} sx={{ borderTop: `1px solid ${COLOUR.line}`, py: 0.75 }}>
               <Box sx={{ display: "flex", gap: 1, alignItems: "baseline" }}>
-                <strong>{VERB[step.kind]}</strong>
+                <strong>{stepName(step)}</strong>
                 <span>
-                  {step.part === "piece" ? "" : `the ${step.part} `}
+                  {step.part === "piece" || step.title !== undefined ? "" : `the ${step.part} `}
                   {step.rest ? `${lengthText(step.rest.min)} to ${lengthText(step.rest.max)}` : lengthText(Math.max(1, minutes))}
                 </span>
                 {step.coreC !== undefined && <span>core {degrees(step.coreC)}</span>}

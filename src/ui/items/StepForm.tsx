@@ -7,8 +7,9 @@ import { useState } from "react";
 import { editStep, heatedBy, removeStep, type StepEdit } from "@/core/item/step-edit";
 import { followsRoom } from "@/core/item/rest-in-room";
 import type { Item } from "@/core/item/schema";
-import { ATTENTION, type Step } from "@/core/item/step";
+import { ATTENTION, LONGEST_TITLE, type Step } from "@/core/item/step";
 import { addableAfter, addStep, canMove, moveStep, splitStep, type Addable } from "@/core/item/step-add";
+import { VERB } from "@/core/plan/task-text";
 import { unitBySize } from "@/core/quantities/oven-text";
 import { celsiusOf, fahrenheitOf } from "@/core/quantities/temperature";
 import { useDisplay } from "../kit/use-display";
@@ -125,6 +126,13 @@ export function StepForm({ item, id, leastCoreC, mostHours, onChange, onOpen }: 
         )}
         {field("Took here, min", took, "tookMin")}
       </Box>
+      <TextField
+        label="Called"
+        value={step.title ?? ""}
+        onChange={(e) => edit({ title: e.target.value.slice(0, LONGEST_TITLE) })}
+        slotProps={{ inputLabel: { shrink: true }, htmlInput: { placeholder: VERB[step.kind] } }}
+        sx={{ maxWidth: 380 }}
+      />
       <TextField
         label="What is done"
         multiline

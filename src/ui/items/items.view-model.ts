@@ -13,7 +13,7 @@ import type { Path } from "@/core/item/step";
 import { doseTexts } from "@/core/item/doses";
 import { resolveItem } from "@/core/item/resolve";
 import { handsMinutes } from "@/core/item/step-minutes";
-import { VERB } from "@/core/plan/task-text";
+import { stepName } from "@/core/plan/task-text";
 import { lengthText } from "@/core/shared/clock";
 
 export interface ItemCardModel {
@@ -86,7 +86,7 @@ export function stepRows(item: Item, choices: Choices, path: Path = "fresh", cat
     .map((step) => ({
       id: step.id,
       step,
-      verb: VERB[step.kind],
+      verb: stepName(step),
       what: PART[step.part],
       does: [step.do, ...doseTexts(step, step.part === "filling" ? fillingComponents : dough, catalogue)].join(" "),
       time: timeText(step),

@@ -1,12 +1,12 @@
 import type { SchoolEffect } from "@/core/item/making/school-offers";
 import type { Step } from "@/core/item/step";
-import { VERB } from "@/core/plan/task-text";
+import { stepWith } from "@/core/plan/task-text";
 import { lengthText } from "@/core/shared/clock";
 import { capitalised, listed, uncapitalised } from "@/core/shared/words";
 
 const PART: Readonly<Record<Step["part"], string>> = { dough: "the dough", filling: "the filling", piece: "the pieces" };
 const named = (steps: readonly Step[]): string =>
-  listed([...new Set(steps.map(({ kind, part }) => `${uncapitalised(VERB[kind])} ${PART[part]}`))]);
+  listed([...new Set(steps.map((step) => uncapitalised(stepWith(step, PART[step.part]))))]);
 
 /** Lines that are told one by one; of more the others are counted. */
 const MOST_LINES = 3;

@@ -3,7 +3,7 @@ import { METHODS } from "@/core/item/making/methods";
 import { SCHOOLS } from "@/core/item/making/schools";
 import { shapeOf } from "@/core/item/making/shapes";
 import type { Changed } from "@/core/item/what-changed";
-import { VERB } from "@/core/plan/task-text";
+import { stepName } from "@/core/plan/task-text";
 import { counted, uncapitalised } from "@/core/shared/words";
 
 const MADE_WORD = { dough: "dough", method: "finished", shape: "shape", filling: "filling" } as const;
@@ -40,13 +40,13 @@ export function changedText(change: Changed, weight: (grams: number) => string):
       return `${school?.question ?? change.school} ${option?.name ?? "as is usual"}`;
     }
     case "step-added":
-      return `added: ${uncapitalised(VERB[change.kind])}`;
+      return `added: ${uncapitalised(stepName(change))}`;
     case "step-gone":
-      return `taken out: ${uncapitalised(VERB[change.kind])}`;
+      return `taken out: ${uncapitalised(stepName(change))}`;
     case "step":
       return change.from === change.to
-        ? `${uncapitalised(VERB[change.kind])}: done otherwise`
-        : `${uncapitalised(VERB[change.kind])} ${change.from} → ${change.to} min`;
+        ? `${uncapitalised(stepName(change))}: done otherwise`
+        : `${uncapitalised(stepName(change))} ${change.from} → ${change.to} min`;
     case "run":
       return `made: ${counted(change.pieces, "piece")}`;
     case "other":

@@ -1,5 +1,5 @@
 import { stepIn, taskShares, type Plan, type Target } from "@/core/plan/schema";
-import { planTaskText, sizeText, VERB } from "@/core/plan/task-text";
+import { planTaskText, sizeText, stepWith } from "@/core/plan/task-text";
 
 /** One bar on a lane. */
 export interface Block {
@@ -98,7 +98,7 @@ export function timelineModel(plan: Plan): TimelineModel {
     const step = stepIn(plan, task.id);
     const handsOn = step?.attention === "hands-on";
     const pieces = taskShares(info).reduce((sum, share) => sum + share.pieces, 0);
-    const text = step ? `${VERB[step.kind]} ${pieces}` : planTaskText(plan, task.id);
+    const text = step ? stepWith(step, String(pieces)) : planTaskText(plan, task.id);
     const base = { task: task.id, item: info.item, text };
     task.uses.forEach((use, u) => {
       const taken = entry.taken[u];

@@ -48,7 +48,8 @@ describe.each(ITEMS.map((item) => [item.name, item] as const))("%s", (_, item) =
     expect(unused).toEqual([]);
     const plain = (one: Item) =>
       one.steps
-        .map(({ sources: _s, coreC: _c, ...step }) => JSON.parse(JSON.stringify(step)) as Step)
+        // A step from before it had a name of its own gets that of the rule.
+        .map(({ sources: _s, coreC: _c, title: _t, ...step }) => JSON.parse(JSON.stringify(step)) as Step)
         // A core that the rule asks for brings its probe with it.
         .map((step) => ({ ...step, equipment: step.equipment.filter(({ id }) => id !== "probe") }))
         .sort((a, b) => (a.id < b.id ? -1 : 1));

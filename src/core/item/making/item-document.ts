@@ -53,6 +53,7 @@ export function itemDocument(made: Made, catalogue: Catalogue) {
     steps: hottest(item).map((step) => ({
       id: step.id,
       kind: step.kind,
+      ...(step.title !== undefined && { title: step.title }),
       text: [step.do, ...doseTexts(step, linesFor(item, step)), weightsOf(step, made)].filter(Boolean).join(" "),
       ...(step.rest ? { rest: step.rest } : { time: step.time }),
       ...(step.coreC !== undefined && { coreC: step.coreC }),

@@ -76,6 +76,16 @@ test("what the cook changed about steps stays; what has no place any more is giv
   expect(fried.item.steps.find(({ id }) => id === "heat")!.time.fixedMin).toBeLessThan(10);
 });
 
+test("a step that was kept before it had a name is not edited; one that the cook calls otherwise keeps that name", () => {
+  const item = pies();
+  const vent = item.steps.find(({ id }) => id === "vent")!;
+  expect(vent.title).toBe("Vent");
+  const called = (title: string | undefined) => item.steps.map((step) => (step === vent ? { ...step, title } : step));
+  expect(stepEdits(item.steps, called(undefined))).toEqual([]);
+  const own = { ...item, steps: called("Three slits") };
+  expect(otherwise(own, { shape: "rope-half-moon" }).item.steps.find(({ id }) => id === "vent")!.title).toBe("Three slits");
+});
+
 test("a step that the cook added comes after what it came after, and what followed it follows it", () => {
   const item = pies();
   const seal = item.steps.find(({ id }) => id === "seal")!;

@@ -28,6 +28,8 @@ function isFollowed(key: keyof Step, own: Step, made: Step): boolean {
   // Where other fields come from is no edit.
   if (key === "sources") return true;
   if (key === "do") return NAMES_LINES.has(made.id) || withoutNumbers(own.do) === withoutNumbers(made.do);
+  // A step from before it had a name of its own is no edit.
+  if (key === "title" && own.title === undefined) return true;
   // A core that the rule asks for is never left out by an older step that knew of none.
   return key === "coreC" && (own.coreC ?? -Infinity) < (made.coreC ?? -Infinity);
 }

@@ -75,7 +75,7 @@ export function firstPieces(
     for (const load of loads) byId.get(load.id)!.after!.push({ task: id, min: 0 });
     const about = infoOf.get(first.id)!;
     if (about.what.code !== "step") continue;
-    const { kind, part, settingC, panMm } = about.what;
+    const { kind, title, part, settingC, panMm } = about.what;
     info.set(id, {
       ...about,
       pieces: 1,
@@ -83,6 +83,7 @@ export function firstPieces(
       what: {
         code: "step",
         kind,
+        ...(title !== undefined && { title }),
         part,
         first: true,
         ...(settingC !== undefined && { settingC }),

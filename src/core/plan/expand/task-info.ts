@@ -83,6 +83,7 @@ export function infoOf(work: Work, kitchen: Kitchen, as: string, source: Duratio
     what: {
       code: "step",
       kind: step.kind,
+      ...(step.title !== undefined && { title: step.title }),
       part: step.part,
       ...(step.base && { base: true as const }),
       ...(carrier && (carriers > 1 || sizes) && { carrier, carriers, ...(sizes && { sizes }) }),

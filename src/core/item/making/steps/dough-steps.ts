@@ -46,6 +46,7 @@ export function doughSteps(making: Making): StepInput[] {
         {
           id: "cook-paste",
           kind: "mix",
+          title: "Cook the flour paste",
           part: "dough",
           do: "Cook a small part of the flour in part of the liquid, stirring, until it draws lines.",
           equipment: [{ id: "hob" }, { id: "pot" }],
@@ -60,6 +61,7 @@ export function doughSteps(making: Making): StepInput[] {
         {
           id: "cool-paste",
           kind: "cool",
+          title: "Cool the flour paste",
           part: "dough",
           do: "Cover it and let it cool. Only at 29 °C and below does it go to the yeast: measure it.",
           equipment: [{ id: "bowl" }],
@@ -76,6 +78,7 @@ export function doughSteps(making: Making): StepInput[] {
         {
           id: "wake-yeast",
           kind: "bench-rest",
+          title: "Wake the yeast",
           part: "dough",
           do: "Stir the yeast into part of the liquid at 37 °C with a pinch of sugar. No froth after 12 min: do not go on with it.",
           equipment: [{ id: "bowl" }],
@@ -131,6 +134,7 @@ const freezingFat = (form: "cubes" | "grated"): StepInput =>
     {
       id: "freeze-fat",
       kind: "chill",
+      title: "Freeze the fat",
       part: "dough",
       do:
         form === "cubes"
@@ -211,6 +215,7 @@ const boughtSteps = (making: Making): StepInput[] =>
           {
             id: "rest-dough",
             kind: "bench-rest",
+            title: "Take the dough out",
             part: "dough",
             do: text(`Take ${namesOf(making)} out of the fridge, or thaw it covered; it stays covered while it is worked.`),
             equipment: [],

@@ -13,6 +13,7 @@ export function soaking({ lines }: Making): StepInput | undefined {
     {
       id: "soak-filling",
       kind: "bench-rest",
+      title: "Soak the mushrooms",
       part: "filling",
       do: `Rinse ${namesIn(dried)}, cover with boiling water, a plate on top; then press them. Keep the liquor without its grit: it takes the place of as much water.`,
       doses: [
@@ -38,6 +39,7 @@ export function blanching({ length, text: said }: NonNullable<Making["says"]["bl
     {
       id: "blanch-filling",
       kind: "cook-filling",
+      title: "Blanch the filling",
       part: "filling",
       do: text(
         `Into plenty of boiling water: ${minutes} min from when it boils again. Cold water, drain, squeeze, chop.`,
@@ -63,6 +65,7 @@ export const pounding = (making: Making): StepInput =>
     {
       id: "pound-meat",
       kind: "mix",
+      title: "Pound the meat",
       part: "filling",
       do: "Pound the meat under a sheet until its fibres part.",
       equipment: [{ id: "worktop" }],
@@ -83,6 +86,7 @@ export function tenderising({ lines }: Making): StepInput[] {
       {
         id: "tenderise-meat",
         kind: "chill",
+        title: "Tenderise the meat",
         part: "filling",
         do: isWeighed
           ? "Stir the baking soda into the meat; into the fridge."
@@ -103,6 +107,7 @@ export function tenderising({ lines }: Making): StepInput[] {
       {
         id: "rinse-meat",
         kind: "mix",
+        title: "Rinse the meat",
         part: "filling",
         do: "Rinse it well in cold water, dry it; use it at once.",
         equipment: [{ id: "bowl" }],
@@ -123,6 +128,7 @@ export const salting: readonly StepInput[] = [
     {
       id: "salt-vegetables",
       kind: "bench-rest",
+      title: "Salt the vegetables",
       part: "filling",
       do: "Salt the vegetables with 1.5 to 2 % of their weight, out of the salt of the filling; let them stand.",
       doses: [{ what: "Salt", by: "vegetables", gPerKg: SALT_G }],
@@ -136,6 +142,7 @@ export const salting: readonly StepInput[] = [
     {
       id: "squeeze-vegetables",
       kind: "mix",
+      title: "Squeeze the vegetables",
       part: "filling",
       do: "Squeeze them until nothing runs; they go in last.",
       equipment: [{ id: "bowl" }],

@@ -126,6 +126,7 @@ export function fillingSteps(making: Making): StepInput[] {
         {
           id: "squeeze-filling",
           kind: "mix",
+          title: "Squeeze the filling",
           part: "filling",
           do: "Squeeze it well; the rest of the seasoning goes in now.",
           equipment: [{ id: "bowl" }],
@@ -140,6 +141,7 @@ export function fillingSteps(making: Making): StepInput[] {
         {
           id: "temper-filling",
           kind: "bench-rest",
+          title: "Take the filling out",
           part: "filling",
           do: "Take the filling out of the fridge, covered: it need not be cold to be wrapped.",
           equipment: [{ id: "bowl" }],

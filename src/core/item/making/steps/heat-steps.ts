@@ -319,6 +319,7 @@ export function servingSteps(
         {
           id: "settle",
           kind: "cool",
+          title: "Let settle",
           part: "piece",
           lot: "load",
           path: paths,
@@ -337,6 +338,7 @@ export function servingSteps(
         {
           id: "drain",
           kind: "cool",
+          title: "Drain",
           part: "piece",
           lot: "load",
           path: paths,

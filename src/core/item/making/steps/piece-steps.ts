@@ -155,6 +155,7 @@ export function formingSteps(making: Making, dough: string, filling: string | un
         {
           id: "vent",
           kind: "dock",
+          title: "Vent",
           part: "piece",
           lot: lotOf(making),
           do: `${capitalised(kind.vent)}: steam goes out there, or the seam opens.`,
@@ -180,6 +181,7 @@ const secondCoat = (making: Making): StepInput[] => [
     {
       id: "wash-dries",
       kind: "bench-rest",
+      title: "Let dry",
       part: "piece",
       lot: lotOf(making),
       do: "Let the first coat dry.",
@@ -194,6 +196,7 @@ const secondCoat = (making: Making): StepInput[] => [
     {
       id: SECOND_COAT,
       kind: "glaze",
+      title: "Brush again",
       part: "piece",
       path: ["fresh", "freezer"],
       lot: lotOf(making),
