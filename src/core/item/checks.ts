@@ -4,7 +4,7 @@ import { OURS, type Catalogue } from "../ingredients/own";
 import { down, sum } from "../shared/rounding";
 import { deskTotals, doughComponents, isSalt } from "./desk";
 import { doughShares, familyOf, type Family } from "./families";
-import { workMinutes } from "./step-minutes";
+import { usualMinutes, workMinutes } from "./step-minutes";
 import { bindable } from "./seasoning";
 import { effectiveProtein } from "../ingredients/exchange";
 import { celsiusOf } from "../quantities/temperature";
@@ -214,7 +214,7 @@ function fillingDoubts(item: Item, catalogue: Catalogue): Check[] {
     .sort((a, b) => b.least - a.least)
     .at(0);
   const cook = item.steps.filter((step) => step.kind === "cook-filling");
-  const minutes = sum(cook.map((step) => workMinutes(step, item.base.pieces)));
+  const minutes = sum(cook.map((step) => usualMinutes(step, item.base.pieces)));
   const checks: Check[] = [];
   if (slowest && slowest.least > 0 && cook.length > 0 && minutes < slowest.least)
     checks.push({

@@ -1,6 +1,6 @@
 import type { Component, Item } from "./schema";
 import type { Step } from "./step";
-import { workMinutes } from "./step-minutes";
+import { usualMinutes } from "./step-minutes";
 
 /** A step as it is called. */
 type Named = Pick<Step, "kind" | "title">;
@@ -35,7 +35,7 @@ function weightsOf(item: Item): Map<string, number> {
   return weights;
 }
 
-const minutesOf = (step: Step, pieces: number): number => step.rest?.target ?? Math.round(workMinutes(step, pieces) * 10) / 10;
+const minutesOf = (step: Step, pieces: number): number => Math.round(usualMinutes(step, pieces) * 10) / 10;
 
 function stepsChanged(before: Item, now: Item): Changed[] {
   const had = new Map(before.steps.map((step) => [step.id, step]));

@@ -231,6 +231,34 @@ test("a first piece that takes 5 min instead of 4 makes all loads of it longer, 
   }
 });
 
+test("what is blanched is looked at so many minutes after it boils again, and comes out at once", () => {
+  const {
+    plan,
+    said: say,
+    own: tasks,
+  } = ownDay(
+    {
+      name: "Parcels",
+      makes: 12,
+      dough: ["300 g flour", "150 g water"],
+      fillings: ["300 g ham", "200 g chinese cabbage"],
+      method: ["Blanch the cabbage for 4 minutes.", "Fill, pleat. Steam for 8 min."],
+    },
+    12,
+  );
+  const of = (step: string) => tasks.find(({ id }) => stepIn(plan, id)?.id === step)!;
+  const blanch = of("blanch-filling");
+  expect(of("drain-filling").start).toBe(blanch.start + 4);
+  // It boils again later than it was planned to.
+  const boils = blanch.start + 7;
+  const before = tasks.filter(({ end }) => end <= blanch.start).map(({ id, end }) => say(end, { kind: "done", task: id }));
+  const events = [...before, say(boils, { kind: "started", task: blanch.id })];
+  const [clock] = clocksOf(plan, replay(plan, events));
+  expect(clock).toMatchObject({ task: blanch.id, since: boils, lookAt: boils + 4, target: boils + 4, tooFar: boils + 6 });
+  const { solution } = runDocument(plan, events, boils + 1).replan;
+  expect(solution.tasks.find(({ id }) => id === of("drain-filling").id)!.start).toBe(boils + 4);
+});
+
 test("an oven is set so early that it is hot when its load goes in, and slides with what comes before", () => {
   const bake = of(big, (id) => stepIn(big, id)?.kind === "bake").sort((a, b) => a.start - b.start)[0];
   const events = asPlanned(bake.start - 60).filter((one) => !("task" in one) || one.task !== bake.id);

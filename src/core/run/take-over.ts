@@ -2,7 +2,7 @@ import { z } from "zod";
 import { noteUsed } from "../item/by-feel";
 import type { Item } from "../item/schema";
 import { editStep } from "../item/step-edit";
-import { workMinutes } from "../item/step-minutes";
+import { usualMinutes } from "../item/step-minutes";
 import type { Kitchen } from "../kitchen/schema";
 import { roomIn } from "../plan/room-in";
 import type { Plan } from "../plan/schema";
@@ -72,7 +72,7 @@ export function takenIntoItem(item: Item, takeover: Exclude<Takeover, { code: "r
   const step = item.steps.find(({ id }) => id === takeover.step);
   if (!step) return fail({ code: "unknown", path: ["step"], got: takeover.step, wanted: "a step of this item" });
   // As it stands in the item, for its own batch: what this kitchen took longer it takes there too.
-  const saidMin = step.tookMin ?? step.rest?.target ?? workMinutes(step, item.base.pieces);
+  const saidMin = step.tookMin ?? usualMinutes(step, item.base.pieces);
   return editStep(item, step.id, { tookMin: Math.round(saidMin * takeover.timesAsLong) });
 }
 

@@ -173,7 +173,7 @@ export function NowCard({ doing: { task, step, press, run, lock, cold, isSoon = 
             disabled={(isShut && isGatedStart) || isHeld}
             onClick={() => guarded(begin, { isBegin: true })}
           >
-            It is in: begin
+            {step?.kind === "cook-filling" ? "It boils: begin" : "It is in: begin"}
           </Button>
         )}
         {press === "judge" && !needsCore && !isLocked && (

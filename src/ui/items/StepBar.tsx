@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import type { Step } from "@/core/item/step";
-import { workMinutes } from "@/core/item/step-minutes";
+import { usualMinutes } from "@/core/item/step-minutes";
 import { COLOUR } from "../theme/tokens";
 
 /** Longer waits are drawn no longer, min. */
@@ -9,8 +9,7 @@ const WAIT = "#b9d6d2";
 const WINDOW = "#e3efed";
 
 /** Minutes of a step for so many pieces: of a rest, its usual ones. */
-export const stepMinutes = (step: Step, pieces: number): number =>
-  step.rest ? step.rest.target : Math.round(workMinutes(step, pieces));
+export const stepMinutes = (step: Step, pieces: number): number => Math.round(usualMinutes(step, pieces));
 
 /** A step as long as it takes: hands dark, heat red, waiting light and lighter as long as it may still wait. */
 export function StepBar({ step, pieces }: { step: Step; pieces: number }) {

@@ -3,7 +3,7 @@ import type { Item } from "../schema";
 import { resolveItem } from "../resolve";
 import { isHeat, type Step } from "../step";
 import { withVariantChanges } from "../step-edit";
-import { workMinutes } from "../step-minutes";
+import { usualMinutes } from "../step-minutes";
 import { makeItem, type Made } from "./make-item";
 import { sameSteps } from "./called";
 import { recipeOf } from "./as-recipe";
@@ -14,7 +14,7 @@ import { CARRIERS } from "./settle";
 /** A rest so long is a night, min. */
 const NIGHT_MIN = 360;
 
-const minutesOf = (step: Step, pieces: number): number => Math.max(1, Math.round(step.rest?.target ?? workMinutes(step, pieces)));
+const minutesOf = (step: Step, pieces: number): number => Math.max(1, Math.round(usualMinutes(step, pieces)));
 const saidLength = (minutes: number): string => (minutes >= NIGHT_MIN ? "overnight" : `${minutes} min`);
 
 /** The flour is scalded, in the words of a step. */

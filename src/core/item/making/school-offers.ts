@@ -1,5 +1,5 @@
 import type { Step } from "../step";
-import { handsMinutes, workMinutes } from "../step-minutes";
+import { handsMinutes, usualMinutes } from "../step-minutes";
 import { generateSteps } from "./generate";
 import type { Making } from "./making";
 import { SCHOOLS, withChoices, type SchoolChoices } from "./schools";
@@ -50,7 +50,7 @@ function leadOf(steps: readonly Step[], pieces: number): number {
         return before ? endOf(before) + (link.minGapMin ?? 0) : 0;
       }),
     );
-    const end = begins + (step.rest?.target ?? workMinutes(step, pieces));
+    const end = begins + usualMinutes(step, pieces);
     ends.set(step.id, end);
     return end;
   };

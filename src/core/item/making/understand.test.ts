@@ -103,6 +103,8 @@ test("what is blanched counts from when the water boils again, and dried mushroo
   }).item;
   const step = (id: string) => steps.find((one) => one.id === id)!;
   expect(step("blanch-filling").do).toMatch("4 min from when it boils again");
+  expect(step("blanch-filling").rest).toMatchObject({ min: 4, target: 4 });
+  expect(step("drain-filling").after).toEqual([{ step: "blanch-filling", maxGapMin: 0 }]);
   const { doses } = step("soak-filling");
   expect(doseTexts({ doses }, [{ name: "dried shiitake mushrooms", grams: 30 }]).join(" ")).toMatch(/about: 90 g.*about: 180 g/);
   expect(step("soak-filling").rest).toMatchObject({ min: 20, target: 30 });

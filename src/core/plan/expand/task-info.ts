@@ -2,7 +2,7 @@ import { carriersOf, sharesOf, type Work } from "../../batching/work";
 import type { Item } from "../../item/schema";
 import type { FigureSource, Step } from "../../item/step";
 import { followsRoom } from "../../item/rest-in-room";
-import { workMinutes } from "../../item/step-minutes";
+import { usualMinutes } from "../../item/step-minutes";
 import { chambersAt, isChamber } from "../../kitchen/equipment";
 import type { Kitchen } from "../../kitchen/schema";
 import { sizesOf } from "../../kitchen/sizes";
@@ -55,7 +55,7 @@ export function sourceOf(
   window: RestWindow | undefined,
 ): DurationSource {
   if (otherwise) return otherwise;
-  const planned = step.rest ? step.rest.target : workMinutes(step, item.base.pieces);
+  const planned = usualMinutes(step, item.base.pieces);
   if (step.tookMin !== undefined && Math.abs(planned - step.tookMin) < 1e-6) return "took-here";
   const { rest } = step;
   const moved =

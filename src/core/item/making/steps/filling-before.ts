@@ -29,29 +29,54 @@ export function soaking({ lines }: Making): StepInput | undefined {
   );
 }
 
-/** Blanched for so long where nobody says, and until a pot boils again, min; drained and squeezed by hands after it. */
-const BLANCH = { min: 3, boilsAgainMin: 2, drainMin: 3 } as const;
+/** Blanched for so long where nobody says, too long at so many times that; until a pot boils again, drained and squeezed by hands, min. */
+const BLANCH = { min: 3, tooLong: 1.5, boilsAgainMin: 2, drainMin: 3 } as const;
 
-/** In boiling water and out again: the minutes count from when it boils again. */
-export function blanching({ length, text: said }: NonNullable<Making["says"]["blanch"]>): StepInput {
+/** Into boiling water, its minutes from when that boils again, and out at once. */
+export function blanching({ length, text: said }: NonNullable<Making["says"]["blanch"]>): StepInput[] {
   const minutes = length && !length.night ? middleOf(length) : BLANCH.min;
-  return byHand(
-    {
-      id: "blanch-filling",
-      kind: "cook-filling",
-      title: "Blanch the filling",
-      part: "filling",
-      do: text(
-        `Into plenty of boiling water: ${minutes} min from when it boils again. Cold water, drain, squeeze, chop.`,
-        length && `The recipe: ${said}`,
-      ),
-      equipment: [{ id: "hob" }, { id: "pot" }],
-      cue: { early: "Stiff, raw green.", see: "Bends, bright.", late: "Grey, falls apart." },
-      caution: "Boiling water: lower it in with a spoon, pour it off away from you.",
-      sources: { minutes: length ? "recipe" : "filling" },
-    },
-    { fixedMin: BLANCH.boilsAgainMin + minutes + BLANCH.drainMin, secPerPiece: 0 },
-  );
+  const pot = [{ id: "hob" }, { id: "pot" }];
+  return [
+    byHand(
+      {
+        id: "into-boiling",
+        kind: "cook-filling",
+        title: "Lower into boiling water",
+        part: "filling",
+        do: "A big pot of water boils; in a little at a time. Its minutes count from when it boils again.",
+        equipment: pot,
+        caution: "Boiling water: lower it in with a spoon.",
+        sources: { hands: "filling" },
+      },
+      { fixedMin: BLANCH.boilsAgainMin, secPerPiece: 0 },
+    ),
+    waiting(
+      {
+        id: "blanch-filling",
+        kind: "cook-filling",
+        title: "Blanch the filling",
+        part: "filling",
+        do: text(`${minutes} min from when it boils again.`, length && `The recipe: ${said}`),
+        equipment: pot,
+        cue: { early: "Stiff, raw green.", see: "Bends, bright.", late: "Grey, falls apart." },
+        sources: { minutes: length ? "recipe" : "filling" },
+      },
+      { min: minutes, target: minutes, max: Math.max(minutes + 1, Math.round(minutes * BLANCH.tooLong)), atC: 100, where: "pot" },
+    ),
+    byHand(
+      {
+        id: "drain-filling",
+        kind: "mix",
+        title: "Drain and squeeze",
+        part: "filling",
+        do: "Cold water, drain, squeeze, chop.",
+        equipment: [{ id: "bowl" }],
+        caution: "Boiling water: pour it off away from you.",
+        sources: { hands: "filling" },
+      },
+      { fixedMin: BLANCH.drainMin, secPerPiece: 0 },
+    ),
+  ];
 }
 
 /** Meat of a filling, g. */

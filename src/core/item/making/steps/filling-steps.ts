@@ -83,7 +83,7 @@ export function fillingSteps(making: Making): StepInput[] {
   };
   const soaked = soaking(making);
   if (soaked) then(soaked);
-  if (making.says.blanch) then(blanching(making.says.blanch));
+  if (making.says.blanch) blanching(making.says.blanch).forEach((step) => then(step, step.id === "into-boiling" ? undefined : 0));
   if (filling.cookMin) {
     cooking(making)
       .filter(({ id }) => !making.hotFilling || id === "cook-filling")
