@@ -127,7 +127,7 @@ export function GuestsCard() {
                 </MenuItem>
               ))}
             </TextField>
-            <Box sx={{ textAlign: "right", fontSize: "0.75rem", color: COLOUR.soft }}>
+            <Box sx={{ width: 62, textAlign: "right", fontSize: "0.72rem", whiteSpace: "nowrap", color: COLOUR.soft }}>
               <NumberField
                 label={`Appetite of group ${index + 1}, an adult being 1`}
                 value={group.appetite}
