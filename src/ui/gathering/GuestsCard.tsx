@@ -127,7 +127,16 @@ export function GuestsCard() {
                 </MenuItem>
               ))}
             </TextField>
-            <Box sx={{ width: 62, textAlign: "right", fontSize: "0.72rem", whiteSpace: "nowrap", color: COLOUR.soft }}>
+            <Box
+              sx={{
+                display: "grid",
+                width: 62,
+                textAlign: "right",
+                fontSize: "0.72rem",
+                whiteSpace: "nowrap",
+                color: COLOUR.soft,
+              }}
+            >
               <NumberField
                 label={`Appetite of group ${index + 1}, an adult being 1`}
                 value={group.appetite}

@@ -76,7 +76,12 @@ const themeOf = (mode: "light" | "dark") => {
       MuiSelect: { styleOverrides: { select: { fontSize: "0.875rem", paddingLeft: 10 } } },
       MuiInputBase: { styleOverrides: { input: { fontSize: "0.9rem" } } },
       MuiOutlinedInput: {
-        styleOverrides: { root: { backgroundColor: COLOUR.card }, input: { paddingLeft: 10, paddingRight: 10 } },
+        styleOverrides: {
+          root: { backgroundColor: COLOUR.card },
+          input: { paddingLeft: 10, paddingRight: 10 },
+          // Several lines begin where one line does.
+          multiline: { paddingLeft: 10, paddingRight: 10, "& textarea": { paddingLeft: 0, paddingRight: 0 } },
+        },
       },
       MuiTableCell: {
         styleOverrides: {
