@@ -1,4 +1,4 @@
-import { type Problem, type Task, type Use } from "../problem";
+import { candidatesOf, takenIn, type Problem, type Task, type Use } from "../problem";
 import type { Guess } from "../construct/schedule";
 import type { Placed, Solution } from "../solution";
 import { heldUp, withHours } from "./hours";
@@ -120,13 +120,13 @@ const mark = (id: string, times: { earliest?: number; latest?: number }, at?: st
 });
 
 /**
- * What is under way and takes more of a pool than there is: uses by task. It happens all the same (somebody does two things at once),
- * and is no reason why the rest could not go on.
+ * What is under way and takes more of a pool than there is: uses by task. It happens all the same (somebody does two things at once, or
+ * begins one while their hands are at another), and is no reason why the rest could not go on.
  */
 function overCapacity(
   problem: Problem,
   placed: ReadonlyMap<string, Placed>,
-  { running }: ExecutionState,
+  { running, now }: ExecutionState,
 ): ReadonlyMap<string, ReadonlySet<number>> {
   const tasks = new Map(problem.tasks.map((task) => [task.id, task]));
   const left = new Map(problem.resources.flatMap((one) => (one.kind === "pool" ? [[one.id, one.capacity] as const] : [])));
@@ -134,15 +134,27 @@ function overCapacity(
   const loads = new Map<string, { id: string; u: number; use: Use }[]>();
   const over = new Map<string, Set<number>>();
   const drop = (id: string, u: number) => over.set(id, (over.get(id) ?? new Set()).add(u));
-  for (const { id } of [...running].sort((a, b) => a.start - b.start))
+  const inOrder = [...running].sort((a, b) => a.start - b.start);
+  const take = (id: string, u: number, { amount }: Use, taken: string) => {
+    const free = left.get(taken);
+    if (free === undefined) return;
+    if (amount <= free) left.set(taken, free - amount);
+    else drop(id, u);
+  };
+  for (const { id } of inOrder)
     tasks.get(id)?.uses.forEach((use, u) => {
       const taken = placed.get(id)?.taken[u];
       if (taken === undefined || use.from !== undefined) return;
-      if (chambers.has(taken)) return void loads.set(taken, [...(loads.get(taken) ?? []), { id, u, use }]);
-      const free = left.get(taken);
-      if (free === undefined) return;
-      if (use.amount <= free) left.set(taken, free - use.amount);
-      else drop(id, u);
+      if (chambers.has(taken)) loads.set(taken, [...(loads.get(taken) ?? []), { id, u, use }]);
+      else take(id, u, use, taken);
+    });
+  // Looks that have begun come after what hands are at all the time.
+  for (const { id, start } of inOrder)
+    tasks.get(id)?.uses.forEach((use, u) => {
+      const taken = placed.get(id)?.taken[u];
+      if (taken === undefined || use.from === undefined || use.from < 0 || start + use.from > now) return;
+      const [, until] = takenIn(use, candidatesOf(use).indexOf(taken), start, start);
+      if (until > now) take(id, u, use, taken);
     });
   // Of loads that cannot be in together the last that went in is: what was in before has been taken out of its way.
   for (const [id, list] of loads) {

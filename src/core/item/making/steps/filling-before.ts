@@ -29,8 +29,8 @@ export function soaking({ lines }: Making): StepInput | undefined {
   );
 }
 
-/** Blanched for so long where nobody says, too long at so many times that; until a pot boils again, drained and squeezed by hands, min. */
-const BLANCH = { min: 3, tooLong: 1.5, boilsAgainMin: 2, drainMin: 3 } as const;
+/** Blanched for so long where nobody says, and no longer than so much more; until a pot boils again, drained and squeezed by hands, min. */
+const BLANCH = { min: 3, graceMin: 1, boilsAgainMin: 2, drainMin: 3 } as const;
 
 /** Into boiling water, its minutes from when that boils again, and out at once. */
 export function blanching({ length, text: said }: NonNullable<Making["says"]["blanch"]>): StepInput[] {
@@ -61,7 +61,7 @@ export function blanching({ length, text: said }: NonNullable<Making["says"]["bl
         cue: { early: "Stiff, raw green.", see: "Bends, bright.", late: "Grey, falls apart." },
         sources: { minutes: length ? "recipe" : "filling" },
       },
-      { min: minutes, target: minutes, max: Math.max(minutes + 1, Math.round(minutes * BLANCH.tooLong)), atC: 100, where: "pot" },
+      { min: minutes, target: minutes, max: minutes + BLANCH.graceMin, atC: 100, where: "pot" },
     ),
     byHand(
       {
