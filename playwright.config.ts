@@ -13,5 +13,5 @@ export default defineConfig({
   expect: { timeout: 60_000 },
   workers: 2,
   retries: 0,
-  use: { viewport: { width: 1280, height: 800 }, launchOptions: chromium },
+  use: { actionTimeout: 120_000, viewport: { width: 1280, height: 800 }, launchOptions: chromium },
 });

@@ -15,6 +15,8 @@ test("a night in the fridge is added on the desk, and the evening before fills u
   const night = steps.locator('[data-step="night"]');
   await expect(night).toContainText("Cover it; into the fridge overnight.");
   await expect(night.getByLabel("Usual, min")).toHaveValue("600");
+  await night.getByLabel("Called").fill("A night in the cold");
+  await expect(night).toContainText(/^\d+A night in the cold/);
   // Nobody is there the evening before: what that does to the next day is said at once.
   await expect(page.getByRole("status").filter({ hasText: "it does not fit any more" })).toBeVisible();
   await expect(page.getByText("Saved", { exact: true })).toBeVisible();
@@ -28,6 +30,7 @@ test("a night in the fridge is added on the desk, and the evening before fills u
   await expect(page.getByTestId("first-start")).toHaveText(/^[A-Z][a-z]{2} (18|19|20):\d\d/);
   await page.getByRole("link", { name: "Timeline" }).click();
   const timeline = page.getByRole("region", { name: "Timeline" });
+  await expect(timeline.getByRole("button", { name: /Slipway pies: A night in the cold/ }).first()).toBeVisible();
   await timeline
     .getByRole("button", { name: /Slipway pies: Seal/ })
     .first()
