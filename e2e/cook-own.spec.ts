@@ -176,7 +176,8 @@ test("what is blanched has a clock of its own from when it boils again", async (
   await nowOf(page, "Teo").getByRole("button", { name: "Done" }).click();
   await nowOf(page, "Teo").getByRole("button", { name: "It boils: begin" }).click();
   const clock = page.getByRole("region", { name: "Runs by itself" }).getByRole("listitem", { name: /^Blanch the filling/ });
-  await expect(clock).toContainText(/Look at \d\d:\d\d · ready about \d\d:\d\d \(in 4 min\)/);
+  // The clock may have gone on by a minute since it was pressed.
+  await expect(clock).toContainText(/Look at \d\d:\d\d · ready about \d\d:\d\d \(in [34] min\)/);
   await expect(page.getByTestId("rest")).not.toContainText("longer than it may");
 });
 
