@@ -266,6 +266,8 @@ describe("what is blanched", () => {
     const clock = clocksOf(plan, replay(plan, events)).find(({ task }) => task === blanch.id);
     expect(clock).toMatchObject({ since: boils, lookAt: boils + 4, target: boils + 4, tooFar: boils + 5 });
     expect(drainedAt(events, boils + 1)).toBe(boils + 4);
+    const early = [...events, say(boils + 4, { kind: "checked", task: blanch.id, seen: "early" })];
+    expect(replay(plan, early).tasks.get(blanch.id)).toMatchObject({ status: "running", lookAgain: boils + 5 });
   });
 
   it("begun long before its time, in the minute in which the same hands laid something else down, it comes out in time as well", () => {

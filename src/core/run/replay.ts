@@ -1,5 +1,5 @@
 import { restInRoom, isRise } from "../item/rest-in-room";
-import { isHeat } from "../item/step";
+import { isHeat, type Step } from "../item/step";
 import { stepIn, type Plan } from "../plan/schema";
 import type { Placed } from "../schedule/solution";
 import { minuteReader } from "./clock";
@@ -7,8 +7,10 @@ import { isFirstPiece, loadsToCome } from "./pilot";
 import { gateKey, isOpen, type Answered, type Cooled, type Oddity, type RunState, type TaskRun } from "./run-state";
 import { countedEvents, type AmountKind, type Counted, type Place, type RunEvent } from "./events";
 
-/** What waits for its cue is looked at again so soon, min: a rise, and what is in the heat. */
-const LOOK_AGAIN = { rest: 10, heat: 3 } as const;
+/** What waits for its cue is looked at again so soon, min: a rise, what is in the heat, and a filling in boiling water. */
+const LOOK_AGAIN = { rest: 10, heat: 3, pot: 1 } as const;
+const lookAgainAfter = (step: Step | undefined): number =>
+  step?.kind === "cook-filling" ? LOOK_AGAIN.pot : step && isHeat(step) ? LOOK_AGAIN.heat : LOOK_AGAIN.rest;
 /** Knocked back, a dough is ready again in so much of the time of its first rise. */
 const SECOND_RISE = 0.5;
 /** The thermometer's own error, °C. */
@@ -335,8 +337,7 @@ class Replay {
   private checked(task: string, minute: number, event: Extract<RunEvent, { kind: "checked" }>): void {
     const now = this.running(task, minute);
     if (event.seen !== "early") return this.end(task, minute, event, { ...now, seen: event.seen });
-    const step = stepIn(this.plan, task);
-    const again = minute + (step && isHeat(step) ? LOOK_AGAIN.heat : LOOK_AGAIN.rest);
+    const again = minute + lookAgainAfter(stepIn(this.plan, task));
     const gone = minute - (now.start ?? minute);
     // So far along after so long: it is ready when it is all the way.
     const expectedEnd = event.share !== undefined ? Math.ceil((now.start ?? minute) + gone / event.share) : again;
