@@ -28,6 +28,10 @@ export interface Doing {
   readonly lock?: { readonly until: number; readonly reason: string } | undefined;
 }
 
+/** Whether its core is still to be measured, or was short. */
+export const lacksCore = ({ step, run }: Doing): boolean =>
+  step?.coreC !== undefined && (run.coreC === undefined || run.coreC < step.coreC);
+
 export interface CookColumn {
   readonly cook: string;
   readonly name: string;
