@@ -270,19 +270,6 @@ describe("what is blanched", () => {
     expect(replay(plan, early).tasks.get(blanch.id)).toMatchObject({ status: "running", lookAgain: boils + 5 });
   });
 
-  it("is to begin as soon as it may when nobody pressed at once, and does not go back to where it stood", () => {
-    const into = of("into-boiling");
-    const over = blanch.start - 30;
-    const events = done(over).map((one) =>
-      "task" in one && one.task === into.id ? say(over, { kind: "done", task: into.id }) : one,
-    );
-    for (const later of [0, 1, 3]) {
-      const { solution } = restOfDay(plan, replay(plan, events), over + later);
-      const at = (id: string) => solution.tasks.find((one) => one.id === id)!.start;
-      expect([later, at(blanch.id) - over, at(drain.id) - at(blanch.id) <= 5]).toEqual([later, later, true]);
-    }
-  });
-
   it("begun long before its time, in the minute in which the same hands laid something else down, it comes out in time as well", () => {
     const boils = blanch.start - 30;
     const rest = of("rest-dough").id;

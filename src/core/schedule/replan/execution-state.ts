@@ -1,4 +1,4 @@
-import { candidatesOf, leastDuration, takenIn, type Problem, type Task, type Use } from "../problem";
+import { candidatesOf, takenIn, type Problem, type Task, type Use } from "../problem";
 import type { Guess } from "../construct/schedule";
 import type { Placed, Solution } from "../solution";
 import { heldUp, withHours } from "./hours";
@@ -25,8 +25,6 @@ export interface ExecutionState {
 
 /** Cost of a minute by which a task that the cook has seen is moved; small against what a wave that slips costs. */
 const MOVE_COST = 0.05;
-/** Cost of a minute by which a task comes later that waits for too long already: more than what it takes with it costs to move. */
-const OVERDUE_COST = 1;
 
 /**
  * The problem of the rest of a day: what is done or under way is fixed, nothing else begins before now, and every
@@ -75,17 +73,12 @@ export function restOf(problem: Problem, old: Solution, soFar: ExecutionState): 
       if (!before || link.max === undefined || running.has(task.id) || now - before.end <= link.max) return link;
       return { ...link, max: undefined };
     });
-    const from = Math.max(now, task.earliest ?? 0, change?.notBefore ?? 0);
-    // What has waited for too long already comes as soon as it can; where it stood is no place to go back to.
-    const isOverdue = !running.has(task.id) && after.some(({ max }, k) => max === undefined && task.after[k].max !== undefined);
     const seen = task.due === undefined || (task.earlyCost === 0 && task.lateCost === 0);
-    const stays = isOverdue
-      ? { due: from + leastDuration(task), earlyCost: 0, lateCost: OVERDUE_COST }
-      : { due: was.end, earlyCost: MOVE_COST, lateCost: MOVE_COST };
-    const kept = { ...task, after, ...(seen && stays) };
+    const kept = { ...task, after, ...(seen && { due: was.end, earlyCost: MOVE_COST, lateCost: MOVE_COST }) };
     const underWay = running.get(task.id);
     if (underWay) return startedAt(kept, was, { ...underWay, over: over.get(task.id) }, now, marks, change?.minutes);
     const wanted = change?.minutes !== undefined ? withMinutes(kept, change.minutes) : kept;
+    const from = Math.max(now, task.earliest ?? 0, change?.notBefore ?? 0);
     if (locked.has(task.id) && was.start >= from)
       return { ...settled(wanted, was), duration: was.end - was.start, earliest: was.start, latest: was.end, stretchCost: 0 };
     return { ...wanted, earliest: from };
